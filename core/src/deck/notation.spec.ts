@@ -1,0 +1,83 @@
+import fc from 'fast-check';
+import { Card, colourOf, mateOf, rankOf, suitOf } from './card';
+import { formatCard, parseCard, parseRank, parseSuit, showCard, speakCard, whyNotCard } from './notation';
+
+const anyCard = fc.integer({ min: 0, max: 53 });
+const CARDS = Array.from({ length: 54 }, (_, card) => card);
+
+/** The Unicode card characters as the standard's own table lists them, knights left out. */
+const UNICODE_ROWS = ['🂡🂢🂣🂤🂥🂦🂧🂨🂩🂪🂫🂭🂮', '🂱🂲🂳🂴🂵🂶🂷🂸🂹🂺🂻🂽🂾', '🃁🃂🃃🃄🃅🃆🃇🃈🃉🃊🃋🃍🃎', '🃑🃒🃓🃔🃕🃖🃗🃘🃙🃚🃛🃝🃞'];
+
+test('every card is read back from its short name and from the name people read', () => {
+  for (const card of CARDS) {
+    expect(parseCard(formatCard(card))).toBe(card);
+    expect(parseCard(showCard(card))).toBe(card);
+  }
+  expect(new Set(CARDS.map(formatCard)).size).toBe(54);
+});
+
+test.each([
+  ['7D', '7d', '7♦', '7♢', ' 7♦️ ', '🃇'],
+  ['TH', '10h', '10H', 'th', '10♥', '🂺'],
+  ['AS', 'as', 'A♠', '🂡'],
+  ['QC', 'qc', 'q♣', '🃝'],
+  ['X1', 'x1', '🃏'],
+  ['X2', 'x2', '🂿', '🃟'],
+])('%s is read in every usual way', (name, ...ways) => {
+  for (const way of ways) expect(formatCard(parseCard(way) as Card)).toBe(name);
+});
+
+test('all Unicode card characters are read in suit and rank order', () => {
+  const read = UNICODE_ROWS.map((row) => [...row].map((character) => parseCard(character) as Card));
+  read.forEach((cards, row) => {
+    expect(cards.map(rankOf)).toEqual([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13]);
+    expect(new Set(cards.map(suitOf))).toEqual(new Set([[3, 2, 1, 0][row]]));
+  });
+});
+
+test.each(['', '11H', '1H', 'H', '7', '7DD', '7 D', '0C', 'X3', 'X', '🂬', '🂠', 'seven', '7D 8D', 'é♦'])(
+  '“%s” is not a card',
+  (text) => expect(parseCard(text)).toBeUndefined(),
+);
+
+test('reading never fails on any text, and only reads what it can write', () => {
+  fc.assert(
+    fc.property(fc.string({ unit: 'grapheme' }), (text) => {
+      const card = parseCard(text);
+      expect(card === undefined || parseCard(formatCard(card)) === card).toBe(true);
+    }),
+  );
+});
+
+test('a wrong card is told what would be right', () => {
+  expect(whyNotCard('11H')).toContain('Ranks are');
+  expect(whyNotCard('1H')).toContain('ace is written A');
+  expect(whyNotCard('7')).toContain('suit is missing');
+  expect(whyNotCard('7Q')).toContain('Suits are');
+  expect(whyNotCard('hello')).toContain('rank and a suit');
+});
+
+test('ranks and suits are read alone', () => {
+  expect(['a', '10', 'T', 'k', '1', '11'].map(parseRank)).toEqual([1, 10, 10, 13, undefined, undefined]);
+  expect(['c', '♦', 'H', '♤', 'x', ''].map(parseSuit)).toEqual([0, 1, 2, 3, undefined, undefined]);
+});
+
+test('cards are spoken', () => {
+  expect(['7D', 'AS', 'TH', 'X1'].map((name) => speakCard(parseCard(name) as Card))).toEqual([
+    'seven of diamonds',
+    'ace of spades',
+    'ten of hearts',
+    'first joker',
+  ]);
+});
+
+test('a mate is another card of the same rank and colour, and its mate is the card again', () => {
+  fc.assert(
+    fc.property(anyCard, (card) => {
+      const mate = mateOf(card);
+      expect(mate).not.toBe(card);
+      expect(mateOf(mate)).toBe(card);
+      expect([rankOf(mate), colourOf(mate)]).toEqual([rankOf(card), colourOf(card)]);
+    }),
+  );
+});

@@ -1,0 +1,73 @@
+export {
+  type Card,
+  cardOf,
+  type Colour,
+  colourOf,
+  FULL_PACK,
+  isCard,
+  isJoker,
+  JOKERS,
+  mateOf,
+  type Rank,
+  rankOf,
+  RANKS,
+  type Suit,
+  suitOf,
+  SUITS,
+} from './deck/card';
+export { mod } from './deck/mod';
+export {
+  formatCard,
+  parseCard,
+  parseRank,
+  parseSuit,
+  showCard,
+  showRank,
+  showSuit,
+  speakCard,
+  speakRank,
+  speakSuit,
+  whyNotCard,
+} from './deck/notation';
+export {
+  cardAt,
+  checkEntries,
+  type Entry,
+  formatOrder,
+  missingCards,
+  numberOrder,
+  type Order,
+  type OrderProblem,
+  parseOrder,
+  placeOf,
+  readEntries,
+  sameOrder,
+} from './deck/order';
+export { type Outcome, type Problem, sayProblem } from './deck/problem';
+export { below, type Rng, seededRng, shuffled } from './deck/rng';
+export { type Cut, cut } from './moves/cut';
+export { type Deal, deal } from './moves/deal';
+export { applyMove, describeMove, invertMove, type Move, placeAfterMove } from './moves/move';
+export { cards } from './moves/wording';
+export {
+  type Counting,
+  describeCost,
+  describeHandling,
+  describeResult,
+  type Handling,
+  handlings,
+  landing,
+} from './reckon/handling';
+export { handSum, placeSum, type SumLine } from './reckon/handSum';
+export {
+  breaksIn,
+  cutBetween,
+  cutFor,
+  fromFace,
+  offsetFromFace,
+  offsetFromTop,
+  offsetOf,
+  placeAfter,
+  seamOf,
+  stackNumberAt,
+} from './reckon/offset';

@@ -1,0 +1,116 @@
+import js from '@eslint/js';
+import angular from 'angular-eslint';
+import prettier from 'eslint-config-prettier';
+import tseslint from 'typescript-eslint';
+
+/** What core must never touch: it is computation only, and the same input gives the same output. */
+const IMPURE = [
+  ...['window', 'document', 'navigator', 'localStorage', 'indexedDB', 'fetch', 'console', 'process'],
+  ...['setTimeout', 'setInterval', 'requestAnimationFrame', 'performance', 'Date', 'crypto'],
+].map((name) => ({ name, message: 'core is pure: no DOM, no I/O, no clock, no unseeded randomness.' }));
+
+const ROOMS = ['arrange', 'learn', 'reckon', 'weave', 'rehearse', 'perform', 'record', 'settings'];
+
+/** Rooms do not import each other; what two need goes to pack/, data/ or shared/. */
+const roomBoundaries = ROOMS.map((room) => ({
+  files: [`app/src/app/${room}/**/*.ts`],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          {
+            group: ROOMS.filter((other) => other !== room).map((other) => `**/${other}/**`),
+            message: 'Rooms do not import each other.',
+          },
+        ],
+      },
+    ],
+  },
+}));
+
+export default tseslint.config(
+  { ignores: ['**/node_modules', '**/dist', '**/.angular', '**/coverage', 'e2e/results', 'e2e/report'] },
+  js.configs.recommended,
+  {
+    files: ['**/*.ts'],
+    extends: [...tseslint.configs.strictTypeChecked, ...tseslint.configs.stylisticTypeChecked],
+    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      '@typescript-eslint/consistent-type-definitions': 'off',
+      '@typescript-eslint/no-confusing-void-expression': ['error', { ignoreArrowShorthand: true }],
+      '@typescript-eslint/no-non-null-assertion': 'error',
+      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
+      '@typescript-eslint/non-nullable-type-assertion-style': 'off',
+      '@typescript-eslint/no-extraneous-class': 'off',
+      '@typescript-eslint/unbound-method': 'off',
+      eqeqeq: 'error',
+    },
+  },
+  {
+    files: ['core/src/**/*.ts'],
+    ignores: ['**/*.spec.ts'],
+    rules: {
+      'no-restricted-globals': ['error', ...IMPURE],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Math', property: 'random', message: 'Randomness comes in as a seeded generator.' },
+      ],
+      'no-restricted-imports': [
+        'error',
+        { patterns: [{ regex: '^[^.]', message: 'core imports nothing but itself.' }] },
+      ],
+    },
+  },
+  {
+    files: ['app/**/*.ts'],
+    extends: [...angular.configs.tsRecommended],
+    processor: angular.processInlineTemplates,
+    rules: {
+      '@angular-eslint/component-selector': [
+        'error',
+        { type: 'element', prefix: 'en', style: 'kebab-case' },
+      ],
+      '@angular-eslint/directive-selector': [
+        'error',
+        { type: 'attribute', prefix: 'en', style: 'camelCase' },
+      ],
+      '@angular-eslint/component-class-suffix': 'off',
+      '@angular-eslint/prefer-on-push-component-change-detection': 'error',
+    },
+  },
+  ...roomBoundaries,
+  {
+    files: ['app/src/app/{pack,data,shared}/**/*.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        {
+          patterns: [
+            { group: [...ROOMS, 'frame'].map((folder) => `**/${folder}/**`), message: 'Rooms and frame import this.' },
+          ],
+        },
+      ],
+    },
+  },
+  {
+    files: ['server/**/*.ts'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        { patterns: [{ regex: 'app/|enumeron', message: 'The server knows nothing of the application.' }] },
+      ],
+    },
+  },
+  {
+    files: ['app/**/*.html'],
+    extends: [...angular.configs.templateRecommended, ...angular.configs.templateAccessibility],
+  },
+  {
+    files: ['**/*.mjs', '**/*.cjs'],
+    languageOptions: {
+      globals: { process: 'readonly', console: 'readonly', URL: 'readonly', module: 'writable', require: 'readonly', fetch: 'readonly', setTimeout: 'readonly', performance: 'readonly', Buffer: 'readonly' },
+    },
+  },
+  prettier,
+);

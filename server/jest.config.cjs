@@ -1,0 +1,4 @@
+module.exports = {
+  testMatch: ['<rootDir>/src/**/*.spec.ts'],
+  transform: { '^.+\\.ts$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript' }, target: 'es2022' } }] },
+};
