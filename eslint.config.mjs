@@ -67,10 +67,7 @@ export default tseslint.config(
     extends: [...angular.configs.tsRecommended],
     processor: angular.processInlineTemplates,
     rules: {
-      '@angular-eslint/component-selector': [
-        'error',
-        { type: 'element', prefix: 'en', style: 'kebab-case' },
-      ],
+      '@angular-eslint/component-selector': ['error', { type: 'element', prefix: 'en', style: 'kebab-case' }],
       '@angular-eslint/directive-selector': [
         'error',
         { type: 'attribute', prefix: 'en', style: 'camelCase' },
@@ -87,7 +84,10 @@ export default tseslint.config(
         'error',
         {
           patterns: [
-            { group: [...ROOMS, 'frame'].map((folder) => `**/${folder}/**`), message: 'Rooms and frame import this.' },
+            {
+              group: [...ROOMS, 'frame'].map((folder) => `**/${folder}/**`),
+              message: 'Rooms and frame import this.',
+            },
           ],
         },
       ],
@@ -109,7 +109,17 @@ export default tseslint.config(
   {
     files: ['**/*.mjs', '**/*.cjs'],
     languageOptions: {
-      globals: { process: 'readonly', console: 'readonly', URL: 'readonly', module: 'writable', require: 'readonly', fetch: 'readonly', setTimeout: 'readonly', performance: 'readonly', Buffer: 'readonly' },
+      globals: {
+        process: 'readonly',
+        console: 'readonly',
+        URL: 'readonly',
+        module: 'writable',
+        require: 'readonly',
+        fetch: 'readonly',
+        setTimeout: 'readonly',
+        performance: 'readonly',
+        Buffer: 'readonly',
+      },
     },
   },
   prettier,

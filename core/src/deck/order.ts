@@ -158,4 +158,3 @@ export const numberOrder = (): Order => Array.from({ length: FULL_PACK }, (_, ca
 
 export const sameOrder = (a: Order, b: Order): boolean =>
   a.length === b.length && a.every((card, index) => card === b[index]);
-

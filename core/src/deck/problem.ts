@@ -7,8 +7,7 @@ export interface Problem {
 
 /** Either a result or the problems that stand in its way; never both. */
 export type Outcome<Result extends object, P extends Problem = Problem> =
-  | ({ readonly ok: true } & Result)
-  | { readonly ok: false; readonly problems: readonly P[] };
+  ({ readonly ok: true } & Result) | { readonly ok: false; readonly problems: readonly P[] };
 
 /** A problem as one line of text. */
 export const sayProblem = ({ what, where, remedy }: Problem): string =>

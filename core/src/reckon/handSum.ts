@@ -27,7 +27,7 @@ export const placeSum = (home: Order, now: Order, card: Card): SumLine[] => {
   const name = showCard(card);
   const offset = offsetOf(home, now);
   if (offset === undefined || stackNumber === undefined) return [start(place, `where ${name} lies`)];
-  if (offset === 0) return [start(place, `${name} in the stack, and there it lies`)];
+  if (offset === 0) return [start(place, `where ${name} lies`)];
   return [
     start(stackNumber, `${name} in the stack`),
     add(-offset, `${showCard(now[now.length - 1])} at the face`),
@@ -49,8 +49,7 @@ export const handSum = (home: Order, now: Order, card: Card, number: number): Su
   const gap = place - number;
   const round = gap > size / 2 ? -size : gap < -size / 2 ? size : 0;
   const left = gap + round;
-  const meaning =
-    left === 0 ? 'it is there' : left > 0 ? 'too deep: off the top' : 'too high: onto the top';
+  const meaning = left === 0 ? 'it is there' : left > 0 ? 'too deep: off the top' : 'too high: onto the top';
   return [
     ...placeSum(home, now, card),
     add(-number, 'the number named'),

@@ -59,12 +59,12 @@ test('the fewest cards change ends: the count of the worked examples or its comp
 test('the demonstration: K♥ at the face, 7♦ at 15', () => {
   const found = handlings(turnedBy3, card('7D'), 15);
   expect(found.map((handling) => [describeHandling(handling), describeCost(handling)])).toEqual([
-    ['Move 2 cards from top to bottom', '2 cards move'],
-    ['Move 1 card from top to bottom, then deal 15, turn the next', '1 card moves, counted otherwise'],
+    ['Move 2 cards from top to bottom', '2 cards'],
+    ['Move 1 card from top to bottom, deal 15, turn the next', '1 card, other count'],
     ['Cut so that Q♣ comes to the face', 'one cut, seen'],
-    ['Hold the number to 17: count 17, turn the last', 'another number'],
-    ['Hold the number to 16: deal 16, turn the next', 'another number'],
-    ['Hold the number to 36: count 36 from the face', 'another number'],
+    ['Hold the number to 17: count, turn the last', 'no cut'],
+    ['Hold the number to 16: deal, turn the next', 'no cut'],
+    ['Hold the number to 36: count from the face', 'no cut'],
   ]);
   expect(describeResult(card('7D'), found[0])).toBe(
     'Then count 15, turn the last: it is 7♦. Q♣ is at the face.',
@@ -89,7 +89,9 @@ test('no handling for a card or a number that the pack has not', () => {
 });
 
 test('the sum in the head, line by line', () => {
-  expect(handSum(tidemark, turnedBy3, card('7D'), 15).map(({ amount, words }) => `${amount} ${words}`)).toEqual([
+  expect(
+    handSum(tidemark, turnedBy3, card('7D'), 15).map(({ amount, words }) => `${amount} ${words}`),
+  ).toEqual([
     '20 7♦ in the stack',
     '-3 K♥ at the face',
     '17 where 7♦ lies',

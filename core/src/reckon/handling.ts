@@ -35,7 +35,7 @@ export interface Handling {
  */
 export const SHOWN: { readonly [Key in Counting | 'cut' | 'hold']: number } = {
   'turn the last': 0,
-  'turn the next': 1,
+  'turn the next': 2,
   'from the face': 3,
   cut: 6,
   hold: 30,
@@ -110,6 +110,12 @@ const COUNTING_WORDS: { readonly [C in Counting]: (number: number) => string } =
   'from the face': (number) => `count ${number} from the face`,
 };
 
+const HOLDING_WORDS: { readonly [C in Counting]: string } = {
+  'turn the last': 'count, turn the last',
+  'turn the next': 'deal, turn the next',
+  'from the face': 'count from the face',
+};
+
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** What to do with the pack, without the counting: the shortest instruction. */
@@ -122,18 +128,18 @@ const describeShift = ({ displaced, from }: Handling): string =>
 export const describeHandling = (handling: Handling): string => {
   const { way, counting, number, face } = handling;
   if (way === 'cut') return `Cut so that ${showCard(face)} comes to the face`;
-  if (way === 'hold') return `Hold the number to ${number}: ${COUNTING_WORDS[counting](number)}`;
+  if (way === 'hold') return `Hold the number to ${number}: ${HOLDING_WORDS[counting]}`;
   if (counting === 'turn the last') return describeShift(handling);
   const count = COUNTING_WORDS[counting](number);
-  return handling.displaced === 0 ? capital(count) : `${describeShift(handling)}, then ${count}`;
+  return handling.displaced === 0 ? capital(count) : `${describeShift(handling)}, ${count}`;
 };
 
 /** What a handling costs, in a few words. */
 export const describeCost = ({ way, counting, displaced }: Handling): string => {
   if (way === 'cut') return 'one cut, seen';
-  if (way === 'hold') return 'another number';
-  const moved = displaced === 0 ? 'nothing moves' : `${cards(displaced)} ${displaced === 1 ? 'moves' : 'move'}`;
-  return counting === 'turn the last' ? moved : `${moved}, counted otherwise`;
+  if (way === 'hold') return 'no cut';
+  const moved = displaced === 0 ? 'nothing moves' : cards(displaced);
+  return counting === 'turn the last' ? moved : `${moved}, other count`;
 };
 
 /** What is true once a handling is done, as a sentence. */

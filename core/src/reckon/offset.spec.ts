@@ -47,7 +47,7 @@ test('for every turn, card and number the formulas agree with a pack that is rea
       expect(offsetFromTop(home, now[0])).toBe(offset);
       expect(offsetOf(home, now)).toBe(offset);
       now.forEach((shown, index) => {
-        const stackNumber = (placeOf(home, shown) as number);
+        const stackNumber = placeOf(home, shown) as number;
         expect(placeAfter(stackNumber, offset, size)).toBe(index + 1);
         expect(stackNumberAt(index + 1, offset, size)).toBe(stackNumber);
       });

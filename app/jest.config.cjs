@@ -1,0 +1,10 @@
+const { createCjsPreset } = require('jest-preset-angular/presets');
+
+module.exports = {
+  ...createCjsPreset({ tsconfig: '<rootDir>/tsconfig.spec.json' }),
+  testEnvironment: '<rootDir>/jest.env.cjs',
+  setupFilesAfterEnv: ['<rootDir>/jest.setup.ts'],
+  testMatch: ['<rootDir>/src/**/*.spec.ts'],
+  moduleNameMapper: { '^@enumeron/core$': '<rootDir>/../core/src/index.ts' },
+  transformIgnorePatterns: ['node_modules/(?!(.*\\.mjs$|d3-|internmap/))'],
+};

@@ -1,0 +1,4 @@
+import 'fake-indexeddb/auto';
+import { setupZonelessTestEnv } from 'jest-preset-angular/setup-env/zoneless';
+
+setupZonelessTestEnv();

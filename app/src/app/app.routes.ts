@@ -1,0 +1,34 @@
+import { Type } from '@angular/core';
+import { Routes } from '@angular/router';
+
+const reckon = (): Promise<Type<unknown>> =>
+  import('./reckon/reckon-room').then((module) => module.ReckonRoom);
+const arrange = (): Promise<Routes> =>
+  import('./arrange/arrange.routes').then((module) => module.ARRANGE_ROUTES);
+
+/** Fetches the room that an address opens and the ask line while the database is being opened. */
+export const fetchAhead = (path: string): void => {
+  void (path.startsWith('/arrange') ? arrange() : reckon());
+  void import('./frame/ask/ask-line');
+};
+
+/** Each room is loaded when it is opened for the first time. */
+export const ROUTES: Routes = [
+  { path: '', pathMatch: 'full', redirectTo: 'reckon' },
+  {
+    path: 'arrange',
+    title: 'Arrange · Enumeron',
+    loadChildren: arrange,
+  },
+  {
+    path: 'reckon',
+    title: 'Reckon · Enumeron',
+    loadComponent: reckon,
+  },
+  {
+    path: 'settings',
+    title: 'Settings and data · Enumeron',
+    loadComponent: () => import('./settings/settings-room').then((module) => module.SettingsRoom),
+  },
+  { path: '**', redirectTo: 'reckon' },
+];

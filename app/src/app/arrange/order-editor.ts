@@ -1,0 +1,160 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  ElementRef,
+  inject,
+  input,
+  signal,
+  viewChild,
+} from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { MatButton } from '@angular/material/button';
+import { MatFormField, MatHint, MatLabel } from '@angular/material/form-field';
+import { MatIcon } from '@angular/material/icon';
+import { MatInput } from '@angular/material/input';
+import { Router } from '@angular/router';
+import {
+  checkEntries,
+  Entry,
+  formatOrder,
+  parseOrder,
+  Problem,
+  readEntries,
+  sayProblem,
+} from '@enumeron/core';
+import { debounceTime, Subject } from 'rxjs';
+import { Drafts, TEXT_LIMIT } from '../data/drafts';
+import { nameProblem, OrderRow } from '../data/rows';
+import { OrdersStore } from '../data/orders.store';
+import { PackStore } from '../pack/pack.store';
+import { Notices } from '../shared/notices';
+import { OrderSheet } from '../shared/order-sheet';
+import { readTextFile } from '../shared/read-file';
+
+/** The largest file that is read as an order. */
+const FILE_LIMIT = 1_000_000;
+
+/** A problem, and where its text stands (in line and column) when it has a place. */
+type Shown = Problem & { readonly line?: number; readonly column?: number; readonly text?: string };
+
+/** An order as one writes or pastes it, with what is wrong told as one goes. */
+@Component({
+  selector: 'en-order-editor',
+  imports: [MatButton, MatFormField, MatHint, MatIcon, MatInput, MatLabel, OrderSheet],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './order-editor.html',
+  styleUrl: './order-editor.scss',
+})
+export class OrderEditor {
+  private readonly router = inject(Router);
+  private readonly store = inject(OrdersStore);
+  private readonly pack = inject(PackStore);
+  private readonly drafts = inject(Drafts);
+  private readonly notices = inject(Notices);
+  private readonly area = viewChild.required<ElementRef<HTMLTextAreaElement>>('area');
+
+  /** The order that is changed, or `new`. */
+  readonly id = input.required<string>();
+
+  protected readonly name = signal('');
+  protected readonly text = signal('');
+  /** What was wrong with the file that was opened last. */
+  protected readonly fileProblem = signal<string | undefined>(undefined);
+  /** Whether saving has been tried: only then is an empty field a problem. */
+  protected readonly tried = signal(false);
+  private readonly typed$ = new Subject<void>();
+
+  protected readonly old = computed<OrderRow | undefined>(() => this.store.find(this.id()));
+  protected readonly inUse = computed(() => this.pack.pack().orderId === this.id());
+
+  private readonly entries = computed<readonly Entry[]>(() =>
+    this.text().length > TEXT_LIMIT ? [] : readEntries(this.text()),
+  );
+  protected readonly problems = computed<readonly Shown[]>(() => {
+    if (this.text().length > TEXT_LIMIT)
+      return [
+        {
+          what: `This text has ${this.text().length} characters, far more than an order.`,
+          remedy: `Paste at most ${TEXT_LIMIT} characters.`,
+        },
+      ];
+    return this.text().trim() === '' && !this.tried() ? [] : checkEntries(this.entries());
+  });
+  protected readonly nameProblem = computed(() =>
+    this.name() === '' && !this.tried() ? undefined : nameProblem(this.name()),
+  );
+  protected readonly cells = computed(() => {
+    const seen = new Set<number>();
+    return this.entries()
+      .slice(0, 60)
+      .map(({ card, text }) => {
+        const odd = card === undefined || seen.has(card);
+        if (card !== undefined) seen.add(card);
+        return { card, text, odd };
+      });
+  });
+  protected readonly count = computed(() => this.entries().length);
+  protected readonly sayProblem = sayProblem;
+
+  constructor() {
+    effect(() => void this.load(this.id()));
+    this.typed$
+      .pipe(debounceTime(250), takeUntilDestroyed())
+      .subscribe(() => void this.drafts.keep({ id: this.id(), name: this.name(), text: this.text() }));
+  }
+
+  protected write(part: { name?: string; text?: string }): void {
+    if (part.name !== undefined) this.name.set(part.name);
+    if (part.text !== undefined) this.text.set(part.text);
+    this.typed$.next();
+  }
+
+  protected async open(input: HTMLInputElement): Promise<void> {
+    const file = input.files?.item(0);
+    input.value = '';
+    if (!file) return;
+    const outcome = await readTextFile(file, FILE_LIMIT, 'an order');
+    this.fileProblem.set(outcome.ok ? undefined : sayProblem(outcome.problems[0]));
+    if (!outcome.ok) return;
+    const name = this.name() === '' ? { name: file.name.replace(/\.[^.]*$/, '') } : {};
+    this.write({ ...name, text: outcome.text });
+  }
+
+  /** Selects the text that a problem is about. */
+  protected show({ line, column, text }: Shown): void {
+    if (line === undefined || column === undefined) return;
+    const area = this.area().nativeElement;
+    const before = area.value.split('\n').slice(0, line - 1);
+    const start = before.reduce((sum, row) => sum + row.length + 1, 0) + column - 1;
+    area.focus();
+    area.setSelectionRange(start, start + (text?.length ?? 2));
+  }
+
+  protected async save(): Promise<void> {
+    this.tried.set(true);
+    const outcome = parseOrder(this.text());
+    if (this.nameProblem() !== undefined || !outcome.ok || this.problems().length > 0) {
+      this.notices.show('Not saved yet: see what is wrong beside the field.');
+      return;
+    }
+    const [old, name] = [this.old(), this.name().trim()];
+    const id = old ? old.id : await this.store.add(name, outcome.order);
+    if (old) await this.store.change(old, name, outcome.order);
+    await this.drafts.drop(this.id());
+    await this.router.navigate(['/arrange', id]);
+  }
+
+  protected async leave(): Promise<void> {
+    await this.drafts.drop(this.id());
+    await this.router.navigate(this.old() ? ['/arrange', this.id()] : ['/arrange']);
+  }
+
+  private async load(id: string): Promise<void> {
+    const draft = await this.drafts.find(id);
+    const old = this.old();
+    this.name.set(draft?.name ?? old?.name ?? '');
+    this.text.set(draft?.text ?? (old ? formatOrder(old.cards) : ''));
+  }
+}

@@ -1,0 +1,119 @@
+import { inject, Injectable, signal } from '@angular/core';
+import { Card, Problem } from '@enumeron/core';
+import { liveQuery } from 'dexie';
+import { DATABASE } from './db';
+import { Journal, Write } from './journal';
+import { OrderRow, PackRow } from './rows';
+import { sampleOrders } from './sample';
+
+/** A stored row that is not an order; it is left as it is. */
+export interface DamagedOrder {
+  readonly name: string;
+  readonly problem: Problem;
+}
+
+const newId = (): string =>
+  Array.from(crypto.getRandomValues(new Uint8Array(12)), (byte) => byte.toString(16).padStart(2, '0')).join(
+    '',
+  );
+
+const put = (row: OrderRow): Write => ({ table: 'orders', key: row.id, after: row });
+
+/** The orders that the user has, live, and what can be done with them. Every change can be undone. */
+@Injectable({ providedIn: 'root' })
+export class OrdersStore {
+  private readonly db = inject(DATABASE);
+  private readonly journal = inject(Journal);
+  private readonly all = signal<readonly OrderRow[] | undefined>(undefined);
+  private readonly unreadable = signal<readonly DamagedOrder[]>([]);
+
+  /** By name; undefined until storage has been read. */
+  readonly orders = this.all.asReadonly();
+  readonly damaged = this.unreadable.asReadonly();
+
+  constructor() {
+    liveQuery(() => this.db.orders.toArray()).subscribe({
+      next: (rows) => void this.take(rows),
+      error: () => this.all.set([]),
+    });
+  }
+
+  find(id: string): OrderRow | undefined {
+    return this.all()?.find((order) => order.id === id);
+  }
+
+  /** Adds an order and gives its id. */
+  async add(name: string, cards: readonly Card[]): Promise<string> {
+    const at = Date.now();
+    const row: OrderRow = { id: newId(), name, cards, sample: false, made: at, changed: at };
+    await this.journal.commit(`new order ${name}`, [put(row)]);
+    return row.id;
+  }
+
+  /** Another order with the same cards, as the user's own. */
+  duplicate(order: OrderRow): Promise<string> {
+    return this.add(this.freeName(order.name), order.cards);
+  }
+
+  /** Renames an order, and the pack with it when the pack is in that order. */
+  async rename(order: OrderRow, name: string): Promise<void> {
+    const pack = await this.packIn(order);
+    await this.journal.commit(`rename ${order.name}`, [
+      put({ ...order, name, changed: Date.now() }),
+      ...(pack ? [{ table: 'state', key: 'pack', after: { ...pack, name } } as const] : []),
+    ]);
+  }
+
+  /** Changes an order's name and cards. A pack that came from it is laid in the new order. */
+  async change(order: OrderRow, name: string, cards: readonly Card[]): Promise<void> {
+    const pack = await this.packIn(order);
+    const relaid: PackRow | undefined = pack && {
+      id: 'pack',
+      orderId: order.id,
+      name,
+      home: cards,
+      now: cards,
+    };
+    await this.journal.commit(`change ${order.name}`, [
+      put({ ...order, name, cards, changed: Date.now() }),
+      ...(relaid ? [{ table: 'state', key: 'pack', after: relaid } as const] : []),
+    ]);
+  }
+
+  /** Takes an order away. The pack stays as it lies. */
+  async remove(order: OrderRow): Promise<void> {
+    await this.journal.commit(`delete ${order.name}`, [{ table: 'orders', key: order.id, after: undefined }]);
+  }
+
+  /** Lays out the sample orders again, beside the user's own. */
+  async restoreSamples(): Promise<void> {
+    await this.journal.commit('restore the sample orders', sampleOrders().map(put));
+  }
+
+  private async packIn(order: OrderRow): Promise<PackRow | undefined> {
+    const row = (await this.db.state.get('pack')) as PackRow | undefined;
+    return row?.orderId === order.id ? row : undefined;
+  }
+
+  private freeName(name: string): string {
+    const taken = new Set(this.all()?.map((order) => order.name));
+    const base = `${name.slice(0, 50)} copy`;
+    for (let count = 1; ; count++) {
+      const candidate = count === 1 ? base : `${base} ${count}`;
+      if (!taken.has(candidate)) return candidate;
+    }
+  }
+
+  private async take(rows: readonly unknown[]): Promise<void> {
+    const { check, orderSchema } = await import('./schemas');
+    const good: OrderRow[] = [];
+    const damaged: DamagedOrder[] = [];
+    for (const row of rows) {
+      const outcome = check<OrderRow>(orderSchema, row);
+      if (outcome.ok) good.push(outcome.value);
+      else damaged.push({ name: String((row as Partial<OrderRow>).name), problem: outcome.problems[0] });
+    }
+    this.all.set(good.sort((a, b) => a.made - b.made || a.name.localeCompare(b.name)));
+    this.unreadable.set(damaged);
+  }
+}

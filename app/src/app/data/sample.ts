@@ -1,0 +1,38 @@
+import { Card, parseOrder } from '@enumeron/core';
+import { OrderRow } from './rows';
+
+/** The demo world: the orders of a weekly late set at the Salt Room. */
+const SAMPLES: readonly (readonly [id: string, name: string, cards: string])[] = [
+  [
+    'sample-tidemark',
+    'Tidemark',
+    'AC 3H KH 9D QC 4C JH AS 6D QS TC 5H KS 7S 3C TH 7H JS 5S 7D 3S 6C 2C 8H JD 8S 6S 2D 8C TD QD 6H 9S 3D TS AD 5D 2H 4S 8D AH 5C 9H 2S 4H KC 7C QH 4D 9C JC KD',
+  ],
+  [
+    'sample-nine-five-wheel',
+    'Nine-five wheel',
+    '9D AS 6H JC 3D 8S KH 5C TD 2S 7H QC 4D 9S AH 6C JD 3S 8H KC 5D TS 2H 7C QD 4S 9H AC 6D JS 3H 8C KD 5S TH 2C 7D QS 4H 9C AD 6S JH 3C 8D KS 5H TC 2D 7S QH 4C',
+  ],
+  [
+    'sample-twin-harbours',
+    'Twin harbours',
+    '9S 3H JH QS 6H 8H 5H 6C 4C 3S QH 5C 8C TH AC 7C JC KS 2D TC AD 7D 9D KH 4H 2S 9C 3D JD QC 6D 8D 5D 6S 4S 3C QD 5S 8S TD AS 7S JS KC 2H TS AH 7H 9H KD 4D 2C',
+  ],
+];
+
+const cardsOf = (text: string): readonly Card[] => {
+  const outcome = parseOrder(text);
+  if (!outcome.ok) throw new Error('a sample order is not an order');
+  return outcome.order;
+};
+
+/** The sample orders as rows, the demo order Tidemark first. */
+export const sampleOrders = (): OrderRow[] =>
+  SAMPLES.map(([id, name, cards]) => ({
+    id,
+    name,
+    cards: cardsOf(cards),
+    sample: true,
+    made: 0,
+    changed: 0,
+  }));

@@ -1,0 +1,113 @@
+import Joi from 'joi';
+import { formatOrder, isCard, Outcome, Problem } from '@enumeron/core';
+import { TEXT_LIMIT } from './drafts';
+import { nameProblem, OrderRow, StateRow } from './rows';
+
+/**
+ * What is checked of everything that comes from storage or from a file. This module brings Joi with it: load
+ * it with `import()`.
+ */
+
+const card = Joi.number()
+  .integer()
+  .custom((value: unknown, helpers) => (isCard(value) ? value : helpers.error('any.invalid')));
+
+const cards = Joi.array()
+  .items(card)
+  .unique()
+  .min(1)
+  .max(54)
+  .messages({ 'array.unique': 'card {#pos} is there twice', 'array.max': 'there are more than 54 cards' });
+
+const name = Joi.string()
+  .required()
+  .custom((value: string) => {
+    const problem = nameProblem(value);
+    if (problem) throw new Error(problem);
+    return value;
+  })
+  .messages({ 'any.custom': '{#error.message}' });
+
+const key = Joi.string()
+  .pattern(/^[\w-]{1,64}$/)
+  .required();
+
+const time = Joi.number().integer().min(0).required();
+
+export const orderSchema = Joi.object<OrderRow>({
+  id: key,
+  name,
+  cards: cards.required(),
+  sample: Joi.boolean().required(),
+  made: time,
+  changed: time,
+});
+
+const samePack = (value: { home: number[]; now: number[] }, helpers: Joi.CustomHelpers): unknown =>
+  formatOrder([...value.home].sort()) === formatOrder([...value.now].sort())
+    ? value
+    : helpers.message({ custom: 'the pack holds other cards than its order' });
+
+const glimpse = Joi.object({ at: Joi.valid('face', 'top').required(), card: card.required() });
+
+export const packSchema = Joi.object({
+  id: Joi.valid('pack').required(),
+  orderId: key,
+  name,
+  home: cards.required(),
+  now: cards.required(),
+  seen: glimpse,
+}).custom(samePack);
+
+export const wantedSchema = Joi.object({
+  id: Joi.valid('wanted').required(),
+  card,
+  number: Joi.number().integer().min(1).max(54),
+});
+
+export const settingsSchema = Joi.object({
+  id: Joi.valid('settings').required(),
+  theme: Joi.valid('system', 'paper', 'wings').required(),
+  suitTints: Joi.boolean().required(),
+  singleKeys: Joi.boolean().required(),
+});
+
+const seededSchema = Joi.object({ id: Joi.valid('seeded').required(), at: time });
+
+const stateSchema = Joi.alternatives()
+  .conditional('.id', {
+    switch: [
+      { is: 'pack', then: packSchema },
+      { is: 'wanted', then: wantedSchema },
+      { is: 'settings', then: settingsSchema },
+      { is: 'seeded', then: seededSchema },
+    ],
+  })
+  .required();
+
+export const draftSchema = Joi.object({
+  id: key,
+  name: Joi.string().allow('').max(1000).required(),
+  text: Joi.string().allow('').max(TEXT_LIMIT).required(),
+});
+
+/** Checks a value without changing its types; the problems say which part is wrong. */
+export const check = <Value>(schema: Joi.Schema, value: unknown): Outcome<{ value: Value }> => {
+  const { error, value: checked } = schema.validate(value, { convert: false, abortEarly: false }) as {
+    error?: Joi.ValidationError;
+    value: Value;
+  };
+  if (!error) return { ok: true, value: checked };
+  const problems = error.details.slice(0, 5).map(({ message, path }): Problem => ({
+    where: path.join(' › ') || undefined,
+    what: message.replaceAll('"', '').replace(/[^.]$/, '$&.'),
+    remedy: 'Mend or remove that part.',
+  }));
+  return { ok: false, problems };
+};
+
+/** A row of the state table, or undefined when it is not one that this version writes. */
+export const readState = (row: unknown): StateRow | undefined => {
+  const outcome = check<StateRow>(stateSchema, row);
+  return outcome.ok ? outcome.value : undefined;
+};

@@ -1,0 +1,86 @@
+import { cut, deal, describeHandling, formatCard, handlings, parseCard } from '@enumeron/core';
+import { sampleOrders } from '../../data/sample';
+import { ask, Asked, WORDS } from './ask';
+
+const home = sampleOrders()[0].cards;
+const turned: Asked = { home, now: cut(home, 3) };
+const card = (name: string): number => parseCard(name) as number;
+
+test('a card is found, a place is looked up', () => {
+  expect(ask('7d', turned)).toMatchObject({
+    intent: { do: 'find', card: card('7D') },
+    says: '7♦ lies at 17',
+    note: 'from the face 36, stack number 20',
+  });
+  expect(ask(' 15 ', turned)).toMatchObject({ intent: { do: 'look', number: 15 }, says: 'J♠ lies at 15' });
+});
+
+test.each(['7D 15', '7♦ 15', '15 7d', '  7d   15 '])('“%s” wants a card at a number', (text) => {
+  expect(ask(text, turned)).toMatchObject({
+    intent: { do: 'want', card: card('7D'), number: 15 },
+    says: 'Move 2 cards from top to bottom',
+  });
+});
+
+test('every card and number is answered with the best handling', () => {
+  for (const wanted of home)
+    for (const number of [1, 26, 52]) {
+      const [best] = handlings(turned.now, wanted, number);
+      expect(ask(`${formatCard(wanted)} ${number}`, turned).says).toBe(describeHandling(best));
+    }
+});
+
+test('what was seen turns the pack, also from a pack out of step', () => {
+  expect(ask('face kh', turned)).toMatchObject({
+    intent: { do: 'see', at: 'face', card: card('KH') },
+    note: 'in the home order that is turned by 3',
+  });
+  const dealt: Asked = { home, now: deal(home, 10) };
+  expect(ask('top 9D', dealt)).toMatchObject({ intent: { do: 'see', at: 'top', card: card('9D') } });
+});
+
+test('moves, undo and rooms', () => {
+  expect(ask('cut 12', turned).intent).toEqual({ do: 'move', move: { kind: 'cut', count: 12 } });
+  expect(ask('deal 9', turned).intent).toEqual({ do: 'move', move: { kind: 'deal', count: 9 } });
+  expect(ask('undo', turned).intent).toEqual({ do: 'undo' });
+  expect(ask('Reckon', turned).intent).toMatchObject({ do: 'go', room: { path: 'reckon' } });
+});
+
+test('completions go on from what is typed', () => {
+  const texts = (text: string): string[] =>
+    ask(text, turned).completions.map((completion) => completion.text);
+  expect(texts('7')).toEqual(['7C', '7D', '7H', '7S']);
+  expect(texts('1')).toEqual(['TC', 'TD', 'TH', 'TS']);
+  expect(texts('fa')).toEqual(['face ']);
+  expect(texts('face k')).toEqual(['face KC', 'face KD', 'face KH', 'face KS']);
+  expect(texts('re')).toEqual(['redo', 'reckon']);
+  expect(texts('')).toEqual([]);
+});
+
+test('each completion leads somewhere', () => {
+  for (const start of ['7', 'k', 'f', 'to', 'c', 'd', 'u', 'a', '15 q'])
+    for (const { text } of ask(start, turned).completions) expect(ask(text, turned).problem).toBeUndefined();
+  for (const { usage } of WORDS) expect(ask(usage, turned).intent).toBeDefined();
+});
+
+test.each([
+  ['11H', 'Ranks are A, 2 to 10'],
+  ['x1', 'X1 is not in this pack'],
+  ['53', 'from 1 to 52'],
+  ['0', 'from 1 to 52'],
+  ['7D 53', 'from 1 to 52'],
+  ['7D x', 'is not a number'],
+  ['cut 99', 'cut takes 1 to 52'],
+  ['cut x', 'not a count of cards'],
+  ['cut 1 2', 'One number after cut'],
+  ['face 7Q', 'Suits are'],
+  ['face 7D 8D', 'One card after face'],
+  ['undo 3', 'Nothing goes after undo'],
+  ['7D 8D 9D', 'too much at once'],
+  ['hello', 'Type help'],
+  ['<script>', 'Type help'],
+])('“%s” is told what is wrong', (text, message) => {
+  const reply = ask(text, turned);
+  expect(reply.intent).toBeUndefined();
+  expect(reply.problem).toContain(message);
+});

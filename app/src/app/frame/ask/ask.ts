@@ -1,0 +1,221 @@
+import {
+  Card,
+  cardAt,
+  cards,
+  describeCost,
+  describeHandling,
+  describeMove,
+  formatCard,
+  fromFace,
+  handlings,
+  Move,
+  offsetFromFace,
+  offsetFromTop,
+  Order,
+  parseCard,
+  parseRank,
+  parseSuit,
+  placeOf,
+  showCard,
+  SUITS,
+  whyNotCard,
+} from '@enumeron/core';
+import { Room, ROOMS } from '../rooms';
+
+/** What the ask line was asked to do. */
+export type Intent =
+  | { readonly do: 'find'; readonly card: Card }
+  | { readonly do: 'look'; readonly number: number }
+  | { readonly do: 'want'; readonly card: Card; readonly number: number }
+  | { readonly do: 'see'; readonly at: 'face' | 'top'; readonly card: Card }
+  | { readonly do: 'move'; readonly move: Move }
+  | { readonly do: 'undo' | 'redo' | 'help' }
+  | { readonly do: 'go'; readonly room: Room };
+
+/** A way to go on typing: the whole line it makes, and what it would mean. */
+export interface Completion {
+  readonly text: string;
+  readonly says: string;
+}
+
+/** What the ask line answers: what it understood, or what is wrong, and how one may go on. */
+export interface Reply {
+  readonly intent?: Intent;
+  /** The answer, or what Enter would do. */
+  readonly says?: string;
+  readonly note?: string;
+  readonly problem?: string;
+  /** What must come next. */
+  readonly hint?: string;
+  readonly completions: readonly Completion[];
+}
+
+/** The pack that is asked about. */
+export interface Asked {
+  readonly home: Order;
+  readonly now: Order;
+}
+
+interface Word {
+  readonly word: string;
+  readonly usage: string;
+  readonly says: string;
+}
+
+/** The words that the ask line knows, beside cards, numbers and the names of rooms. */
+export const WORDS: readonly Word[] = [
+  { word: 'face', usage: 'face KH', says: 'a card seen at the face' },
+  { word: 'top', usage: 'top 9D', says: 'a card seen on top' },
+  { word: 'cut', usage: 'cut 12', says: 'cards cut from top to bottom' },
+  { word: 'deal', usage: 'deal 9', says: 'cards dealt singly and dropped back on top' },
+  { word: 'undo', usage: 'undo', says: 'take the last action back' },
+  { word: 'redo', usage: 'redo', says: 'do it again' },
+  { word: 'help', usage: 'help', says: 'what can be typed and pressed' },
+];
+
+const wrong = (problem: string, completions: readonly Completion[] = []): Reply => ({ problem, completions });
+
+const find = ({ home, now }: Asked, card: Card): Reply => {
+  const place = placeOf(now, card);
+  if (place === undefined) return wrong(`${showCard(card)} is not in this pack.`);
+  return {
+    intent: { do: 'find', card },
+    says: `${showCard(card)} lies at ${place}`,
+    note: `from the face ${fromFace(place, now.length)}, stack number ${placeOf(home, card) ?? 'none'}`,
+    completions: [{ text: `${formatCard(card)} `, says: 'and a number: bring it there' }],
+  };
+};
+
+const look = ({ home, now }: Asked, number: number): Reply => {
+  const card = cardAt(now, number);
+  if (card === undefined)
+    return wrong(`The pack has ${cards(now.length)}; ask for a place from 1 to ${now.length}.`);
+  return {
+    intent: { do: 'look', number },
+    says: `${showCard(card)} lies at ${number}`,
+    note: `from the face ${fromFace(number, now.length)}, stack number ${placeOf(home, card) ?? 'none'}`,
+    completions: [],
+  };
+};
+
+const want = ({ now }: Asked, card: Card, number: number): Reply => {
+  const [best] = handlings(now, card, number);
+  if (placeOf(now, card) === undefined) return wrong(`${showCard(card)} is not in this pack.`);
+  if (!(best as unknown))
+    return wrong(`The pack has ${cards(now.length)}; a number goes from 1 to ${now.length}.`);
+  return {
+    intent: { do: 'want', card, number },
+    says: describeHandling(best),
+    note: `${showCard(card)} at ${number}: ${describeCost(best)}`,
+    completions: [],
+  };
+};
+
+const see = ({ home, now }: Asked, at: 'face' | 'top', text: string | undefined): Reply => {
+  if (text === undefined)
+    return { hint: `the card seen ${at === 'face' ? 'at the face' : 'on top'}`, completions: [] };
+  const card = parseCard(text);
+  if (card === undefined) return notCard(text, `${at} `);
+  if (placeOf(now, card) === undefined) return wrong(`${showCard(card)} is not in this pack.`);
+  const offset = (at === 'face' ? offsetFromFace : offsetFromTop)(home, card);
+  return {
+    intent: { do: 'see', at, card },
+    says: `${showCard(card)} ${at === 'face' ? 'at the face' : 'on top'}`,
+    note: offset === undefined ? undefined : `in the home order that is turned by ${offset}`,
+    completions: [],
+  };
+};
+
+const move = ({ now }: Asked, kind: 'cut' | 'deal', text: string | undefined): Reply => {
+  if (text === undefined) return { hint: `how many cards, 1 to ${now.length}`, completions: [] };
+  const count = /^\d{1,3}$/.test(text) ? Number(text) : Number.NaN;
+  if (!(count >= 1 && count <= now.length))
+    return wrong(`“${text}” is not a count of cards; ${kind} takes 1 to ${now.length}.`);
+  return {
+    intent: { do: 'move', move: { kind, count } },
+    says: describeMove({ kind, count }),
+    completions: [],
+  };
+};
+
+/** Cards that a text may become: all suits of a rank, or what a suit letter lacks. */
+const cardCompletions = (text: string, before = '', after = ''): Completion[] => {
+  const rank = parseRank(text === '1' ? '10' : text);
+  if (rank === undefined) return [];
+  return SUITS.map((suit) => suit * 13 + rank - 1).map((card) => ({
+    text: `${before}${formatCard(card)}${after}`,
+    says: showCard(card),
+  }));
+};
+
+const notCard = (text: string, before = ''): Reply => {
+  const completions = cardCompletions(text, before);
+  return completions.length > 0
+    ? { completions }
+    : wrong(`“${text.slice(0, 20)}” is not a card. ${whyNotCard(text)}`);
+};
+
+const wordReply = (asked: Asked, word: string, rest: readonly string[]): Reply | undefined => {
+  if (word === 'face' || word === 'top')
+    return rest.length > 1 ? wrong(`One card after ${word}, such as ${word} KH.`) : see(asked, word, rest[0]);
+  if (word === 'cut' || word === 'deal')
+    return rest.length > 1
+      ? wrong(`One number after ${word}, such as ${word} 12.`)
+      : move(asked, word, rest[0]);
+  const known = WORDS.find((candidate) => candidate.word === word);
+  const room = ROOMS.find(({ name }) => name.toLowerCase() === word);
+  if (!known && !room) return undefined;
+  if (rest.length > 0) return wrong(`Nothing goes after ${word}.`);
+  if (room) return { intent: { do: 'go', room }, says: `Open ${room.name}`, completions: [] };
+  const act = word as 'undo' | 'redo' | 'help';
+  const says = { undo: 'Take the last action back', redo: 'Do it again', help: 'Show the help' }[act];
+  return { intent: { do: act }, says, completions: [] };
+};
+
+const beginnings = (text: string): Completion[] => [
+  ...WORDS.filter(({ word }) => word.startsWith(text)).map(({ word, usage, says }) => ({
+    text: usage === word ? word : `${word} `,
+    says: `${usage}: ${says}`,
+  })),
+  ...ROOMS.filter(({ name }) => name.toLowerCase().startsWith(text)).map(({ name }) => ({
+    text: name.toLowerCase(),
+    says: `open ${name}`,
+  })),
+];
+
+const NUMBER = /^\d{1,3}$/;
+
+const cardAndNumber = (asked: Asked, [first, second]: readonly string[]): Reply => {
+  const [cardText, numberText] = NUMBER.test(first) ? [second, first] : [first, second];
+  const card = parseCard(cardText);
+  if (card === undefined) return notCard(cardText, NUMBER.test(first) ? `${first} ` : '');
+  if (!NUMBER.test(numberText))
+    return wrong(`“${numberText.slice(0, 20)}” is not a number from 1 to ${asked.now.length}.`);
+  return want(asked, card, Number(numberText));
+};
+
+const oneWord = (asked: Asked, text: string): Reply => {
+  const card = parseCard(text);
+  if (card !== undefined) return find(asked, card);
+  const completions = [...cardCompletions(text), ...beginnings(text)];
+  if (NUMBER.test(text)) return { ...look(asked, Number(text)), completions };
+  if (completions.length > 0) return { completions };
+  if (parseSuit(text.slice(-1)) !== undefined || /^\d/.test(text)) return notCard(text);
+  return wrong(`“${text.slice(0, 20)}” is no card, number or word of the ask line. Type help for a list.`);
+};
+
+/**
+ * Reads what was typed into the ask line and answers it against the pack.
+ *
+ * @param text anything.
+ */
+export const ask = (text: string, asked: Asked): Reply => {
+  const words = text.trim().toLowerCase().split(/\s+/);
+  if (words[0] === '') return { completions: [] };
+  const known = wordReply(asked, words[0], words.slice(1));
+  if (known) return known;
+  if (words.length === 1) return oneWord(asked, words[0]);
+  return words.length === 2
+    ? cardAndNumber(asked, words)
+    : wrong('That is too much at once: a card, a number, or a card and a number.');
+};

@@ -1,0 +1,48 @@
+import { EnvironmentProviders, inject, provideAppInitializer } from '@angular/core';
+import { MatIconRegistry } from '@angular/material/icon';
+import { DomSanitizer } from '@angular/platform-browser';
+import {
+  mdiAlertCircleOutline,
+  mdiBackspaceOutline,
+  mdiCheck,
+  mdiCogOutline,
+  mdiContentCopy,
+  mdiDeleteOutline,
+  mdiFileDocumentOutline,
+  mdiHelpCircleOutline,
+  mdiPencilOutline,
+  mdiPlus,
+  mdiRedo,
+  mdiTrayArrowDown,
+  mdiTrayArrowUp,
+  mdiUndo,
+} from '@mdi/js';
+
+const ICONS = {
+  alert: mdiAlertCircleOutline,
+  backspace: mdiBackspaceOutline,
+  check: mdiCheck,
+  copy: mdiContentCopy,
+  delete: mdiDeleteOutline,
+  edit: mdiPencilOutline,
+  file: mdiFileDocumentOutline,
+  help: mdiHelpCircleOutline,
+  plus: mdiPlus,
+  redo: mdiRedo,
+  save: mdiTrayArrowDown,
+  open: mdiTrayArrowUp,
+  settings: mdiCogOutline,
+  undo: mdiUndo,
+} as const;
+
+/** Makes the icons known to `mat-icon`; they are shipped in the bundle. */
+export const provideIcons = (): EnvironmentProviders =>
+  provideAppInitializer(() => {
+    const registry = inject(MatIconRegistry);
+    const sanitizer = inject(DomSanitizer);
+    for (const [name, path] of Object.entries(ICONS))
+      registry.addSvgIconLiteral(
+        name,
+        sanitizer.bypassSecurityTrustHtml(`<svg viewBox="0 0 24 24"><path d="${path}"/></svg>`),
+      );
+  });

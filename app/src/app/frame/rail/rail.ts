@@ -1,0 +1,124 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  ElementRef,
+  inject,
+  signal,
+  viewChild,
+} from '@angular/core';
+import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
+import { breaksIn, mod, seamOf, showCard } from '@enumeron/core';
+import { RailMarks } from '../../pack/marks';
+import { PackStore } from '../../pack/pack.store';
+import { WantedStore } from '../../pack/wanted.store';
+import { CardFace } from '../../shared/card-face';
+import { RovingGrid } from '../../shared/roving-grid';
+import { Viewport } from '../../shared/viewport';
+import { gapAt, Slot, slotsOf } from './slot';
+
+/** The pack as it is now, one slot a card, with the seam that cuts it. */
+@Component({
+  selector: 'en-rail',
+  imports: [CardFace, MatMenu, MatMenuItem, MatMenuTrigger, RovingGrid],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './rail.html',
+  styleUrl: './rail.scss',
+})
+export class Rail {
+  protected readonly pack = inject(PackStore);
+  protected readonly wanted = inject(WantedStore);
+  private readonly marks = inject(RailMarks).marks;
+  protected readonly columns = inject(Viewport).railColumns;
+
+  private readonly slotsBox = viewChild.required<ElementRef<HTMLElement>>('box');
+  private readonly menuTrigger = viewChild.required(MatMenuTrigger);
+
+  /** Where the seam is held while it is dragged: after so many cards. */
+  protected readonly held = signal<number | undefined>(undefined);
+  /** The slot whose menu is open. */
+  protected readonly asked = signal<Slot | undefined>(undefined);
+
+  /** The pack as shown: as it is, or as it would be if the seam were let go here. */
+  private readonly shown = computed(() => {
+    const held = this.held();
+    const seam = this.pack.seam();
+    return held === undefined || seam === undefined
+      ? this.pack.now()
+      : this.pack.preview({ kind: 'cut', count: this.cutTo(seam, held) });
+  });
+  protected readonly slots = computed(() =>
+    slotsOf(this.pack.home(), this.shown(), this.marks(), breaksIn(this.pack.home(), this.shown())),
+  );
+  protected readonly seam = computed(() => seamOf(this.pack.home(), this.shown()));
+  protected readonly showCard = showCard;
+
+  protected openMenu(slot: Slot): void {
+    this.asked.set(slot);
+    this.menuTrigger().openMenu();
+  }
+
+  /** Back to the slot that the menu was about, wherever its card lies by now. */
+  protected leaveMenu(): void {
+    const place = this.asked()?.place ?? 1;
+    const box = this.slotsBox().nativeElement;
+    box
+      .querySelectorAll<HTMLElement>('button[data-cell]')
+      .item(place - 1)
+      .focus();
+  }
+
+  protected row(index: number): number {
+    return Math.floor(index / this.columns()) + 1;
+  }
+
+  protected column(index: number): number {
+    return (index % this.columns()) + 1;
+  }
+
+  protected drag(event: PointerEvent): void {
+    if (event.button !== 0) return;
+    (event.target as Element).setPointerCapture(event.pointerId);
+    this.held.set(this.pack.seam());
+    event.preventDefault();
+  }
+
+  protected follow(event: PointerEvent): void {
+    if (this.held() === undefined) return;
+    const box = this.slotsBox().nativeElement.getBoundingClientRect();
+    this.held.set(gapAt({ x: event.clientX, y: event.clientY }, box, this.columns(), this.pack.size()));
+  }
+
+  protected drop(): void {
+    const held = this.held();
+    const seam = this.pack.seam();
+    this.held.set(undefined);
+    if (held !== undefined && seam !== undefined) this.cut(this.cutTo(seam, held));
+  }
+
+  /** One card more to the bottom with the right arrow, one back with the left; Home puts the pack in order. */
+  protected turn(event: KeyboardEvent): void {
+    const offset = this.pack.offset() ?? 0;
+    const steps: Readonly<Record<string, number>> = {
+      ArrowRight: 1,
+      ArrowUp: 1,
+      ArrowLeft: -1,
+      ArrowDown: -1,
+      PageUp: 10,
+      PageDown: -10,
+      Home: -offset,
+    };
+    if (!(event.key in steps)) return;
+    event.preventDefault();
+    this.cut(mod(steps[event.key], this.pack.size()));
+  }
+
+  protected cut(count: number): void {
+    if (mod(count, this.pack.size()) !== 0) void this.pack.apply({ kind: 'cut', count });
+  }
+
+  /** How many cards must be cut for the seam to lie after `to` cards instead of `from`. */
+  private cutTo(from: number, to: number): number {
+    return mod(from - to, this.pack.size());
+  }
+}

@@ -1,0 +1,64 @@
+import { Card, Order, placeOf, speakCard } from '@enumeron/core';
+import { Mark, Marks } from '../../pack/marks';
+
+/** One card's width of the rail. */
+export interface Slot {
+  readonly place: number;
+  readonly card: Card;
+  /** From 1, or undefined for a card that is not in the home order. */
+  readonly stackNumber: number | undefined;
+  readonly marks: readonly Mark[];
+  /** Whether the home order does not go on after this card. */
+  readonly broken: boolean;
+  readonly label: string;
+}
+
+const NONE: readonly Mark[] = [];
+
+const speak = (place: number, card: Card, stackNumber: number | undefined, marks: readonly Mark[]): string =>
+  [
+    `place ${place}`,
+    speakCard(card),
+    stackNumber === undefined ? 'not in the stack' : `stack number ${stackNumber}`,
+    ...marks.map((mark) => (mark === 'number' ? 'number wanted' : mark)),
+  ].join(', ');
+
+/** The slots of a pack, top first. @param breaks places after which the home order does not go on. */
+export const slotsOf = (home: Order, now: Order, marks: Marks, breaks: readonly number[]): Slot[] =>
+  now.map((card, index) => {
+    const place = index + 1;
+    const stackNumber = placeOf(home, card);
+    const own = marks.get(place) ?? NONE;
+    return {
+      place,
+      card,
+      stackNumber,
+      marks: own,
+      broken: breaks.includes(place),
+      label: speak(place, card, stackNumber, own),
+    };
+  });
+
+/** A point of a page, and a rectangle on it. */
+export interface Point {
+  readonly x: number;
+  readonly y: number;
+}
+export interface Box {
+  readonly left: number;
+  readonly top: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+/**
+ * The gap between slots that is nearest to a point: after how many cards it lies, 0 to size.
+ *
+ * @param columns how many slots stand in a row of the rail.
+ */
+export const gapAt = ({ x, y }: Point, box: Box, columns: number, size: number): number => {
+  const rows = Math.ceil(size / columns);
+  const row = Math.min(rows - 1, Math.max(0, Math.floor(((y - box.top) / box.height) * rows)));
+  const column = Math.min(columns, Math.max(0, Math.round(((x - box.left) / box.width) * columns)));
+  return Math.min(size, row * columns + column);
+};

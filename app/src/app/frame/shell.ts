@@ -1,0 +1,125 @@
+import { LiveAnnouncer } from '@angular/cdk/a11y';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  Injector,
+  viewChild,
+} from '@angular/core';
+import { MatIconButton } from '@angular/material/button';
+import { MatIcon } from '@angular/material/icon';
+import { MatTooltip } from '@angular/material/tooltip';
+import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
+import { cards, describeMove } from '@enumeron/core';
+import { Boot } from '../data/boot';
+import { Journal } from '../data/journal';
+import { PackStore } from '../pack/pack.store';
+import { WantedStore } from '../pack/wanted.store';
+import { Notices } from '../shared/notices';
+import { Intent } from './ask/ask';
+import { AskLine } from './ask/ask-line';
+import { Rail } from './rail/rail';
+import { ROOMS } from './rooms';
+import { ShortcutKeys } from './shortcuts';
+import { Theme } from './theme';
+
+/** The frame about every room: ask line, rail, rooms, undo and redo. */
+@Component({
+  selector: 'en-root',
+  imports: [AskLine, MatIcon, MatIconButton, MatTooltip, Rail, RouterLink, RouterLinkActive, RouterOutlet],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './shell.html',
+  styleUrl: './shell.scss',
+})
+export class Shell {
+  private readonly router = inject(Router);
+  private readonly injector = inject(Injector);
+  private readonly announcer = inject(LiveAnnouncer);
+  private readonly notices = inject(Notices);
+  private readonly wanted = inject(WantedStore);
+  protected readonly journal = inject(Journal);
+  protected readonly pack = inject(PackStore);
+  protected readonly rooms = ROOMS;
+  private readonly askLine = viewChild<AskLine>('askLine');
+
+  protected readonly status = computed(() => {
+    const offset = this.pack.offset();
+    const turned = offset === undefined ? 'out of step' : offset === 0 ? 'in order' : `turned ${offset}`;
+    return { size: cards(this.pack.size()), turned };
+  });
+
+  constructor() {
+    inject(Theme);
+    const { trouble } = inject(Boot);
+    effect(() => {
+      const sentence = trouble();
+      if (sentence) this.notices.stay(sentence);
+    });
+    inject(ShortcutKeys).use({
+      ...Object.fromEntries(ROOMS.map(({ key, path }) => [key, () => void this.router.navigate([path])])),
+      '/': () => this.askLine()?.focus(),
+      '?': () => void this.help(),
+      d: () => void this.carryOut(),
+      u: () => void this.undo(),
+      'shift+u': () => void this.redo(),
+      'mod+z': () => void this.undo(),
+      'mod+shift+z': () => void this.redo(),
+      'mod+y': () => void this.redo(),
+    });
+  }
+
+  protected async asked(intent: Intent): Promise<void> {
+    switch (intent.do) {
+      case 'find':
+        return this.want({ card: intent.card });
+      case 'look':
+        return this.want({ number: intent.number });
+      case 'want':
+        return this.want({ card: intent.card, number: intent.number });
+      case 'see':
+        return this.pack.see(intent);
+      case 'move':
+        await this.pack.apply(intent.move);
+        return this.say(describeMove(intent.move));
+      case 'undo':
+        return this.undo();
+      case 'redo':
+        return this.redo();
+      case 'help':
+        return this.help();
+      case 'go':
+        await this.router.navigate([intent.room.path]);
+    }
+  }
+
+  protected async carryOut(): Promise<void> {
+    const move = this.wanted.chosen()?.move;
+    if (await this.wanted.carryOut()) this.say(move ? `Done. ${describeMove(move)}` : 'Done.');
+  }
+
+  protected async undo(): Promise<void> {
+    const label = await this.journal.undo();
+    this.notices.show(label === undefined ? 'There is nothing to undo.' : `Undone: ${label}`);
+  }
+
+  protected async redo(): Promise<void> {
+    const label = await this.journal.redo();
+    this.notices.show(label === undefined ? 'There is nothing to redo.' : `Done again: ${label}`);
+  }
+
+  protected async help(): Promise<void> {
+    const { openHelp } = await import('./help-sheet');
+    openHelp(this.injector);
+  }
+
+  private async want(part: { card?: number; number?: number }): Promise<void> {
+    await this.wanted.want(part);
+    await this.router.navigate(['reckon']);
+  }
+
+  private say(sentence: string): void {
+    void this.announcer.announce(sentence);
+  }
+}

@@ -1,0 +1,17 @@
+import { DOCUMENT, effect, inject, Injectable } from '@angular/core';
+import { SettingsStore } from '../data/settings.store';
+
+/** Carries the look that the user chose to the document, where the style sheets take it up. */
+@Injectable({ providedIn: 'root' })
+export class Theme {
+  constructor() {
+    const { settings } = inject(SettingsStore);
+    const { dataset } = inject(DOCUMENT).documentElement;
+    effect(() => {
+      const { theme, suitTints } = settings();
+      if (theme === 'system') delete dataset['theme'];
+      else dataset['theme'] = theme;
+      dataset['suits'] = suitTints ? 'four' : 'two';
+    });
+  }
+}

@@ -1,0 +1,50 @@
+import { computed, inject, Injectable, linkedSignal } from '@angular/core';
+import { Card, Handling, handlings, placeOf } from '@enumeron/core';
+import { DATABASE } from '../data/db';
+import { WantedRow } from '../data/rows';
+import { StateRows } from '../data/state-row';
+import { PackStore } from './pack.store';
+
+/** The card and the number that were named, and every way to bring the one to the other. */
+@Injectable({ providedIn: 'root' })
+export class WantedStore {
+  private readonly db = inject(DATABASE);
+  private readonly pack = inject(PackStore);
+  private readonly row = inject(StateRows).live<WantedRow>({ id: 'wanted' });
+
+  readonly card = computed(() => this.row.value().card);
+  readonly number = computed(() => this.row.value().number);
+  /** Where the wanted card lies now, or undefined when it is not in the pack or none is wanted. */
+  readonly place = computed(() => {
+    const card = this.card();
+    return card === undefined ? undefined : placeOf(this.pack.now(), card);
+  });
+
+  /** The handlings for the wanted card and number, the best first; empty while one of them is missing. */
+  readonly ways = computed<readonly Handling[]>(() => {
+    const [card, number] = [this.card(), this.number()];
+    return card === undefined || number === undefined ? [] : handlings(this.pack.now(), card, number);
+  });
+
+  /** Which of the ways is taken: the best until another is chosen. */
+  private readonly chosenIndex = linkedSignal({ source: this.ways, computation: () => 0 });
+  readonly chosen = computed<Handling | undefined>(() => this.ways()[this.chosenIndex()]);
+
+  choose(way: Handling): void {
+    this.chosenIndex.set(Math.max(0, this.ways().indexOf(way)));
+  }
+
+  /** Sets the card, the number or both; what is not given stays, and undefined takes away. */
+  want(part: { card?: Card; number?: number }): Promise<void> {
+    const next: WantedRow = { ...this.row.value(), ...part };
+    return this.row.set(next, () => this.db.state.put(next));
+  }
+
+  /** Does the chosen handling to the pack. Gives false when there is nothing to do. */
+  async carryOut(): Promise<boolean> {
+    const move = this.chosen()?.move;
+    if (!move) return false;
+    await this.pack.apply(move);
+    return true;
+  }
+}

@@ -1,0 +1,67 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { Card, cardAt, fromFace, handSum, placeOf, placeSum, showCard } from '@enumeron/core';
+import { PackStore } from '../pack/pack.store';
+import { WantedStore } from '../pack/wanted.store';
+import { CardFace } from '../shared/card-face';
+import { HandSum } from '../shared/hand-sum';
+
+/** One fact that follows: a card with its stack number, or a number. */
+interface Fact {
+  readonly words: string;
+  readonly card?: Card;
+  readonly value?: number | string;
+  readonly stackNumber?: number;
+}
+
+/** What follows from what was seen, and the sum that gets there in the head. */
+@Component({
+  selector: 'en-known',
+  imports: [CardFace, HandSum],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './known.html',
+  styleUrl: './known.scss',
+})
+export class Known {
+  private readonly pack = inject(PackStore);
+  private readonly wanted = inject(WantedStore);
+
+  protected readonly lead = computed(() =>
+    this.pack.offset() === undefined
+      ? 'The pack is no turn of its order: sums do not help, the rail does.'
+      : 'Follows from what you saw. One state of the pack fits.',
+  );
+
+  protected readonly facts = computed<readonly Fact[]>(() => {
+    const [now, size] = [this.pack.now(), this.pack.size()];
+    const [card, place, number] = [this.wanted.card(), this.wanted.place(), this.wanted.number()];
+    return [
+      { words: 'Turned by', value: this.pack.offset() ?? 'out of step' },
+      this.cardFact('On top', 1),
+      ...(size > 1 ? [this.cardFact('Second', 2)] : []),
+      this.cardFact('At the face', size),
+      ...(card === undefined || place === undefined
+        ? []
+        : [
+            { words: `${showCard(card)} lies at`, value: place },
+            { words: '… from the face', value: fromFace(place, size) },
+          ]),
+      ...(number === undefined || cardAt(now, number) === undefined
+        ? []
+        : [this.cardFact(`At ${number.toString()} now`, number)]),
+    ];
+  });
+
+  protected readonly sum = computed(() => {
+    const [home, now] = [this.pack.home(), this.pack.now()];
+    const [card, number] = [this.wanted.card(), this.wanted.number()];
+    if (card === undefined) return [];
+    return number === undefined || number > now.length
+      ? placeSum(home, now, card)
+      : handSum(home, now, card, number);
+  });
+
+  private cardFact(words: string, place: number): Fact {
+    const card = cardAt(this.pack.now(), place);
+    return card === undefined ? { words } : { words, card, stackNumber: placeOf(this.pack.home(), card) };
+  }
+}

@@ -1,0 +1,52 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { Card, showCard, suitOf } from '@enumeron/core';
+import { PackStore } from '../pack/pack.store';
+import { CardPad } from '../shared/card-pad';
+import { EntryField } from '../shared/entry-field';
+import { cardReader } from '../shared/reading';
+import { Viewport } from '../shared/viewport';
+import { Entry } from './entry';
+
+/** What the pack has shown since it was last in order. */
+@Component({
+  selector: 'en-seen',
+  imports: [CardPad, EntryField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './seen.html',
+  styleUrl: './seen.scss',
+})
+export class Seen {
+  protected readonly pack = inject(PackStore);
+  protected readonly entry = inject(Entry);
+  protected readonly phone = inject(Viewport).phone;
+  protected readonly read = computed(() => cardReader(this.pack.now()));
+  protected readonly show = showCard;
+  protected readonly fields = [
+    { at: 'face', label: 'Face of the pack' },
+    { at: 'top', label: 'Top of the pack' },
+  ] as const;
+
+  protected readonly padLabel = computed(() => {
+    const active = this.entry.active();
+    return active === 'face' ? 'seen at the face' : active === 'top' ? 'seen on top' : 'wanted';
+  });
+  protected readonly selected = computed(() => {
+    const active = this.entry.active();
+    return active === 'face' || active === 'top' ? this.seenAt(active) : undefined;
+  });
+
+  protected seenAt(at: 'face' | 'top'): Card | undefined {
+    const seen = this.pack.seen();
+    return seen?.at === at ? seen.card : undefined;
+  }
+
+  protected suitAt(at: 'face' | 'top'): number | undefined {
+    const card = this.seenAt(at);
+    return card === undefined ? undefined : suitOf(card);
+  }
+
+  protected take(at: 'face' | 'top', card: Card | undefined): void {
+    this.entry.active.set(at);
+    this.entry.takeCard(card);
+  }
+}

@@ -1,0 +1,74 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChildren } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatTooltip } from '@angular/material/tooltip';
+import { describeCost, describeHandling, describeResult, offsetOf, showCard, suitOf } from '@enumeron/core';
+import { PackStore } from '../pack/pack.store';
+import { WantedStore } from '../pack/wanted.store';
+import { CardText } from '../shared/card-text';
+import { EntryField } from '../shared/entry-field';
+import { cardReader, numberReader } from '../shared/reading';
+import { Ring } from '../shared/ring';
+import { Viewport } from '../shared/viewport';
+import { Entry } from './entry';
+
+/** How many ways are shown until more are asked for. */
+const FEW = 4;
+
+/** A card at a number: the answer, what it costs, and the other ways. */
+@Component({
+  selector: 'en-wanted',
+  imports: [CardText, EntryField, MatButton, MatTooltip, Ring],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './wanted.html',
+  styleUrl: './wanted.scss',
+})
+export class Wanted {
+  protected readonly pack = inject(PackStore);
+  protected readonly wanted = inject(WantedStore);
+  protected readonly entry = inject(Entry);
+  protected readonly phone = inject(Viewport).phone;
+  private readonly fields = viewChildren(EntryField);
+
+  protected readonly readCard = computed(() => cardReader(this.pack.now()));
+  protected readonly readNumber = computed(() => numberReader(this.pack.size()));
+  protected readonly showCard = showCard;
+  protected readonly showNumber = (number: number): string => number.toString();
+  protected readonly suit = computed(() => {
+    const card = this.wanted.card();
+    return card === undefined ? undefined : suitOf(card);
+  });
+
+  protected readonly ways = computed(() =>
+    this.wanted.ways().map((way) => ({ way, says: describeHandling(way), cost: describeCost(way) })),
+  );
+
+  protected readonly FEW = FEW;
+  protected readonly all = signal(false);
+  protected readonly shownWays = computed(() => (this.all() ? this.ways() : this.ways().slice(0, FEW)));
+
+  protected readonly answer = computed(() => {
+    const chosen = this.wanted.chosen();
+    const card = this.wanted.card();
+    return chosen === undefined || card === undefined
+      ? undefined
+      : { says: describeHandling(chosen), then: describeResult(card, chosen), move: chosen.move };
+  });
+
+  /** What is still to be told before there is an answer, or why there can be none. */
+  protected readonly lacking = computed(() => {
+    const [card, number] = [this.wanted.card(), this.wanted.number()];
+    if (card === undefined) return number === undefined ? 'Name a card and a number.' : 'Name a card.';
+    if (this.wanted.place() === undefined) return `${showCard(card)} is not in this pack. Name another card.`;
+    if (number === undefined) return `${showCard(card)} lies at ${this.wanted.place() ?? ''}. Name a number.`;
+    return `The pack has ${this.pack.size()} cards. Name a number from 1 to ${this.pack.size()}.`;
+  });
+
+  protected readonly offsetAfter = computed(() => {
+    const move = this.wanted.chosen()?.move;
+    return move && offsetOf(this.pack.home(), this.pack.preview(move));
+  });
+
+  protected toNumber(): void {
+    this.fields()[1].focus();
+  }
+}

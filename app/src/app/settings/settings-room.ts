@@ -1,0 +1,78 @@
+import { DOCUMENT } from '@angular/common';
+import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
+import { MatIcon } from '@angular/material/icon';
+import { MatSlideToggle } from '@angular/material/slide-toggle';
+import { Problem, sayProblem } from '@enumeron/core';
+import { BackupService, backupName } from '../data/backup';
+import { Boot } from '../data/boot';
+import { Journal } from '../data/journal';
+import { OrdersStore } from '../data/orders.store';
+import { SettingsStore } from '../data/settings.store';
+import { Notices } from '../shared/notices';
+import { readTextFile } from '../shared/read-file';
+
+/** The largest file that is read as a backup. */
+const BACKUP_LIMIT = 20_000_000;
+
+/** How Enumeron looks and acts, and what it keeps: backup, restore, sample orders, erase. */
+@Component({
+  selector: 'en-settings-room',
+  imports: [MatButton, MatButtonToggle, MatButtonToggleGroup, MatIcon, MatSlideToggle],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './settings-room.html',
+  styleUrl: './settings-room.scss',
+})
+export class SettingsRoom {
+  private readonly store = inject(SettingsStore);
+  private readonly backup = inject(BackupService);
+  private readonly orders = inject(OrdersStore);
+  private readonly journal = inject(Journal);
+  private readonly boot = inject(Boot);
+  private readonly notices = inject(Notices);
+  private readonly document = inject(DOCUMENT);
+
+  protected readonly settings = this.store.settings;
+  protected readonly problems = signal<readonly Problem[]>([]);
+  protected readonly erasing = signal(false);
+  protected readonly sayProblem = sayProblem;
+  protected readonly change = (part: Parameters<SettingsStore['change']>[0]): unknown =>
+    this.store.change(part);
+
+  protected async save(): Promise<void> {
+    const now = new Date();
+    const link = this.document.createElement('a');
+    link.href = URL.createObjectURL(new Blob([await this.backup.make(now)], { type: 'application/json' }));
+    link.download = backupName(now);
+    link.click();
+    URL.revokeObjectURL(link.href);
+    this.notices.show(`Saved as ${link.download}`);
+  }
+
+  protected async restore(input: HTMLInputElement): Promise<void> {
+    const file = input.files?.item(0);
+    input.value = '';
+    if (!file) return;
+    const read = await readTextFile(file, BACKUP_LIMIT, 'a backup');
+    const outcome = read.ok ? await this.backup.read(read.text) : read;
+    this.problems.set(outcome.ok ? [] : outcome.problems);
+    if (!outcome.ok) return;
+    await this.backup.restore(outcome.backup);
+    const { length } = outcome.backup.orders;
+    this.notices.offerUndo(`Restored: ${length} orders, the pack and the settings.`, () =>
+      this.journal.undo(),
+    );
+  }
+
+  protected async restoreSamples(): Promise<void> {
+    await this.orders.restoreSamples();
+    this.notices.offerUndo('The sample orders are laid out again.', () => this.journal.undo());
+  }
+
+  protected async erase(): Promise<void> {
+    await this.boot.eraseAll();
+    this.erasing.set(false);
+    this.notices.show('Everything is erased. This is the first visit again.');
+  }
+}

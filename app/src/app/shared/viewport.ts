@@ -1,0 +1,24 @@
+import { BreakpointObserver } from '@angular/cdk/layout';
+import { inject, Injectable } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { map } from 'rxjs';
+
+/** Below this the interface is laid out for one thumb; the style sheets know the same width. */
+const PHONE = '(max-width: 699.98px)';
+const NARROW = '(max-width: 1079.98px)';
+
+/** What the window has room for. */
+@Injectable({ providedIn: 'root' })
+export class Viewport {
+  private readonly state$ = inject(BreakpointObserver).observe([PHONE, NARROW]);
+
+  readonly phone = toSignal(this.state$.pipe(map(({ breakpoints }) => breakpoints[PHONE])), {
+    initialValue: false,
+  });
+
+  /** How many slots of the rail stand in one row: 13, 26 or 52. */
+  readonly railColumns = toSignal(
+    this.state$.pipe(map(({ breakpoints }) => (breakpoints[PHONE] ? 13 : breakpoints[NARROW] ? 26 : 52))),
+    { initialValue: 52 },
+  );
+}

@@ -1,0 +1,100 @@
+import { spawn } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { createServer, Server } from 'node:http';
+import { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { createApp } from './app';
+
+const root = mkdtempSync(join(tmpdir(), 'enumeron-'));
+writeFileSync(join(root, 'index.html'), '<!doctype html><title>Enumeron</title>');
+writeFileSync(join(root, 'main-ABCD1234.js'), 'console.log(1)');
+writeFileSync(join(root, 'main-ABCD1234.js.gz'), gzipSync('console.log(1)'));
+const app = createApp(root);
+
+const get = (path: string, headers: Record<string, string> = {}): Response | Promise<Response> =>
+  app.request(`http://localhost${path}`, { headers });
+
+test('pages carry the policies, whichever path they are asked under', async () => {
+  for (const path of ['/', '/reckon', '/arrange/some-id/edit']) {
+    const response = await get(path);
+    expect(response.status).toBe(200);
+    expect(await response.text()).toContain('<title>Enumeron');
+    const policy = response.headers.get('content-security-policy') ?? '';
+    expect(policy).toContain("default-src 'none'");
+    expect(policy).toContain("script-src 'self';");
+    expect(policy).toContain("frame-ancestors 'none'");
+    expect(policy).not.toContain('unsafe-eval');
+    expect(response.headers.get('x-content-type-options')).toBe('nosniff');
+    expect(response.headers.get('x-frame-options')).toBe('DENY');
+    expect(response.headers.get('referrer-policy')).toBe('no-referrer');
+    expect(response.headers.get('cache-control')).toBe('no-cache');
+  }
+});
+
+test('hashed files are kept for a year and served compressed where that is understood', async () => {
+  const packed = await get('/main-ABCD1234.js', { 'accept-encoding': 'gzip' });
+  expect(packed.headers.get('cache-control')).toContain('immutable');
+  expect(packed.headers.get('content-encoding')).toBe('gzip');
+  expect(packed.headers.get('content-type')).toContain('javascript');
+  const plain = await get('/main-ABCD1234.js');
+  expect(plain.headers.get('content-encoding')).toBeNull();
+  expect(await plain.text()).toBe('console.log(1)');
+});
+
+test('a missing file is not answered with a page, nor kept', async () => {
+  const response = await get('/main-ZZZZ9999.js');
+  expect(response.status).toBe(404);
+  expect(response.headers.get('cache-control')).toBe('no-cache');
+});
+
+test('nothing outside the folder is served', async () => {
+  for (const path of ['/../package.json', '/%2e%2e/package.json', '/..%2fpackage.json'])
+    expect(await (await get(path)).text()).not.toContain('"name"');
+});
+
+test('it says that it is well', async () => {
+  expect(await (await get('/healthz')).json()).toEqual({ ok: true });
+});
+
+describe('as a process', () => {
+  /** Runs the built server and gives what it printed, once it has ended or printed a line. */
+  const run = (env: Record<string, string>): Promise<{ out: string; error: string; code: number | null }> =>
+    new Promise((resolve) => {
+      const child = spawn(process.execPath, [join(__dirname, '../dist/main.mjs')], {
+        env: { ...process.env, ROOT: root, ...env },
+        stdio: ['ignore', 'pipe', 'pipe'],
+      });
+      let out = '';
+      let error = '';
+      child.stdout.on('data', (data: Buffer) => {
+        out += data.toString();
+        child.kill('SIGTERM');
+      });
+      child.stderr.on('data', (data: Buffer) => (error += data.toString()));
+      child.on('close', (code) => resolve({ out, error, code }));
+    });
+
+  let taken: Server;
+  beforeAll((done) => void (taken = createServer().listen(0, '127.0.0.1', done)));
+  afterAll((done) => void taken.close(done));
+
+  test('it prints its one address, on loopback', async () => {
+    const { out, code } = await run({ PORT: '0' });
+    expect(out).toMatch(/^Enumeron is at http:\/\/127\.0\.0\.1:\d+\//);
+    expect(code).toBe(0);
+  });
+
+  test('a taken port is told in one line', async () => {
+    const { port } = taken.address() as AddressInfo;
+    const { error, code } = await run({ PORT: port.toString() });
+    expect(error).toBe(`Port ${port} is taken. Choose another one, such as: PORT=${port + 1} npm start\n`);
+    expect(code).toBe(1);
+  });
+
+  test('a port that is no number, and a folder with no build', async () => {
+    expect((await run({ PORT: 'x' })).error).toContain('PORT is “x”');
+    expect((await run({ ROOT: tmpdir() })).error).toContain('npm run build');
+  });
+});
