@@ -44,6 +44,10 @@ export default tseslint.config(
       '@typescript-eslint/non-nullable-type-assertion-style': 'off',
       '@typescript-eslint/no-extraneous-class': 'off',
       '@typescript-eslint/unbound-method': 'off',
+      // Material's configurations are classes only so that they can have defaults.
+      '@typescript-eslint/no-unsafe-class-instance-assignment': 'off',
+      '@typescript-eslint/no-unnecessary-type-parameters': 'off',
+      '@typescript-eslint/no-misused-spread': 'off',
       eqeqeq: 'error',
     },
   },

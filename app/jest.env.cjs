@@ -4,6 +4,6 @@ const { default: JsdomEnvironment } = require('jest-preset-angular/environments/
 module.exports = class extends JsdomEnvironment {
   async setup() {
     await super.setup();
-    this.global.structuredClone = structuredClone;
+    this.global.structuredClone = globalThis.structuredClone;
   }
 };

@@ -27,6 +27,7 @@ export default defineConfig({
   projects: [
     { name: 'tests', testDir: 'tests' },
     { name: 'shots', testDir: 'shots' },
+    { name: 'bench', testDir: 'bench', workers: 1 },
   ],
   webServer: {
     command: 'node ../server/dist/main.mjs',

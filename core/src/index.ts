@@ -29,20 +29,15 @@ export {
   speakSuit,
   whyNotCard,
 } from './deck/notation';
+export { cardAt, missingCards, numberOrder, type Order, placeOf, sameOrder } from './deck/order';
 export {
-  cardAt,
   checkEntries,
   type Entry,
   formatOrder,
-  missingCards,
-  numberOrder,
-  type Order,
   type OrderProblem,
   parseOrder,
-  placeOf,
   readEntries,
-  sameOrder,
-} from './deck/order';
+} from './deck/orderText';
 export { type Outcome, type Problem, sayProblem } from './deck/problem';
 export { below, type Rng, seededRng, shuffled } from './deck/rng';
 export { type Cut, cut } from './moves/cut';

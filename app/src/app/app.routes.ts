@@ -6,10 +6,9 @@ const reckon = (): Promise<Type<unknown>> =>
 const arrange = (): Promise<Routes> =>
   import('./arrange/arrange.routes').then((module) => module.ARRANGE_ROUTES);
 
-/** Fetches the room that an address opens and the ask line while the database is being opened. */
+/** Fetches the room that an address opens while the frame is being set up. */
 export const fetchAhead = (path: string): void => {
   void (path.startsWith('/arrange') ? arrange() : reckon());
-  void import('./frame/ask/ask-line');
 };
 
 /** Each room is loaded when it is opened for the first time. */

@@ -33,7 +33,7 @@ const rules: { [Kind in Move['kind']]: Rule<Extract<Move, { kind: Kind }>> } = {
   },
 };
 
-const ruleFor = (move: Move): Rule<Move> => rules[move.kind] as Rule<Move>;
+const ruleFor = (move: Move): Rule<Move> => rules[move.kind];
 
 /** The order after a move; the order given stays as it is. */
 export const applyMove = (order: Order, move: Move): Order => ruleFor(move).apply(order, move);

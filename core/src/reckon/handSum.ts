@@ -49,7 +49,7 @@ export const handSum = (home: Order, now: Order, card: Card, number: number): Su
   const gap = place - number;
   const round = gap > size / 2 ? -size : gap < -size / 2 ? size : 0;
   const left = gap + round;
-  const meaning = left === 0 ? 'it is there' : left > 0 ? 'too deep: off the top' : 'too high: onto the top';
+  const meaning = left === 0 ? 'it is there' : left > 0 ? 'too deep' : 'too high';
   return [
     ...placeSum(home, now, card),
     add(-number, 'the number named'),

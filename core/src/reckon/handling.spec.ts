@@ -96,7 +96,7 @@ test('the sum in the head, line by line', () => {
     '-3 K♥ at the face',
     '17 where 7♦ lies',
     '-15 the number named',
-    '2 too deep: off the top',
+    '2 too deep',
   ]);
 });
 

@@ -33,7 +33,7 @@ export interface Handling {
  * What a handling shows, priced in cards moved: a handling is dearer by this much than the cards that it
  * moves. The prices are stated in docs/reckoning.md.
  */
-export const SHOWN: { readonly [Key in Counting | 'cut' | 'hold']: number } = {
+export const SHOWN: Readonly<Record<Counting | 'cut' | 'hold', number>> = {
   'turn the last': 0,
   'turn the next': 2,
   'from the face': 3,
@@ -104,13 +104,13 @@ export const handlings = (now: Order, card: Card, number: number): Handling[] =>
   return [plain, ...otherCounts, ...openCut, ...holds].sort((a, b) => a.cost - b.cost);
 };
 
-const COUNTING_WORDS: { readonly [C in Counting]: (number: number) => string } = {
+const COUNTING_WORDS: Readonly<Record<Counting, (number: number) => string>> = {
   'turn the last': (number) => `count ${number}, turn the last`,
   'turn the next': (number) => `deal ${number}, turn the next`,
   'from the face': (number) => `count ${number} from the face`,
 };
 
-const HOLDING_WORDS: { readonly [C in Counting]: string } = {
+const HOLDING_WORDS: Readonly<Record<Counting, string>> = {
   'turn the last': 'count, turn the last',
   'turn the next': 'deal, turn the next',
   'from the face': 'count from the face',

@@ -19,16 +19,19 @@ import {
   checkEntries,
   Entry,
   formatOrder,
+  OrderProblem,
   parseOrder,
   Problem,
   readEntries,
   sayProblem,
+  showCard,
 } from '@enumeron/core';
 import { debounceTime, Subject } from 'rxjs';
 import { Drafts, TEXT_LIMIT } from '../data/drafts';
 import { nameProblem, OrderRow } from '../data/rows';
 import { OrdersStore } from '../data/orders.store';
 import { PackStore } from '../pack/pack.store';
+import { CardText } from '../shared/card-text';
 import { Notices } from '../shared/notices';
 import { OrderSheet } from '../shared/order-sheet';
 import { readTextFile } from '../shared/read-file';
@@ -37,12 +40,26 @@ import { readTextFile } from '../shared/read-file';
 const FILE_LIMIT = 1_000_000;
 
 /** A problem, and where its text stands (in line and column) when it has a place. */
-type Shown = Problem & { readonly line?: number; readonly column?: number; readonly text?: string };
+type Shown = Problem & { readonly line?: number; readonly column?: number };
+
+/** How many missing cards are told one by one. */
+const FEW = 4;
+
+/** Many missing cards are one thing to mend, not many. */
+const gathered = (problems: readonly OrderProblem[]): readonly Shown[] => {
+  const missing = problems.filter((problem) => problem.kind === 'missing');
+  if (missing.length <= FEW) return problems;
+  const names = missing.map(({ card }) => showCard(card)).join(' ');
+  return [
+    ...problems.filter((problem) => problem.kind !== 'missing'),
+    { what: `${missing.length} cards are missing: ${names}.`, remedy: '' },
+  ];
+};
 
 /** An order as one writes or pastes it, with what is wrong told as one goes. */
 @Component({
   selector: 'en-order-editor',
-  imports: [MatButton, MatFormField, MatHint, MatIcon, MatInput, MatLabel, OrderSheet],
+  imports: [CardText, MatButton, MatFormField, MatHint, MatIcon, MatInput, MatLabel, OrderSheet],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './order-editor.html',
   styleUrl: './order-editor.scss',
@@ -80,7 +97,7 @@ export class OrderEditor {
           remedy: `Paste at most ${TEXT_LIMIT} characters.`,
         },
       ];
-    return this.text().trim() === '' && !this.tried() ? [] : checkEntries(this.entries());
+    return this.text().trim() === '' && !this.tried() ? [] : gathered(checkEntries(this.entries()));
   });
   protected readonly nameProblem = computed(() =>
     this.name() === '' && !this.tried() ? undefined : nameProblem(this.name()),
@@ -123,20 +140,20 @@ export class OrderEditor {
   }
 
   /** Selects the text that a problem is about. */
-  protected show({ line, column, text }: Shown): void {
+  protected show({ line, column }: Shown): void {
     if (line === undefined || column === undefined) return;
     const area = this.area().nativeElement;
     const before = area.value.split('\n').slice(0, line - 1);
     const start = before.reduce((sum, row) => sum + row.length + 1, 0) + column - 1;
     area.focus();
-    area.setSelectionRange(start, start + (text?.length ?? 2));
+    area.setSelectionRange(start, start + (/^[^\s,;|]*/.exec(area.value.slice(start))?.[0].length ?? 0));
   }
 
   protected async save(): Promise<void> {
     this.tried.set(true);
     const outcome = parseOrder(this.text());
     if (this.nameProblem() !== undefined || !outcome.ok || this.problems().length > 0) {
-      this.notices.show('Not saved yet: see what is wrong beside the field.');
+      void this.notices.show('Not saved yet: see what is wrong beside the field.');
       return;
     }
     const [old, name] = [this.old(), this.name().trim()];

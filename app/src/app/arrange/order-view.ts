@@ -36,7 +36,7 @@ export class OrderView {
 
   protected async use(order: OrderRow): Promise<void> {
     await this.pack.use(order);
-    this.notices.offerUndo(`The pack is in ${order.name} now.`, () => this.journal.undo());
+    void this.notices.offerUndo(`The pack is in ${order.name} now.`, () => this.journal.undo());
   }
 
   protected async rename(order: OrderRow, name: string): Promise<void> {
@@ -52,6 +52,6 @@ export class OrderView {
   protected async remove(order: OrderRow): Promise<void> {
     await this.store.remove(order);
     await this.router.navigate(['/arrange']);
-    this.notices.offerUndo(`${order.name} is deleted.`, () => this.journal.undo());
+    void this.notices.offerUndo(`${order.name} is deleted.`, () => this.journal.undo());
   }
 }

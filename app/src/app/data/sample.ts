@@ -28,11 +28,11 @@ const cardsOf = (text: string): readonly Card[] => {
 
 /** The sample orders as rows, the demo order Tidemark first. */
 export const sampleOrders = (): OrderRow[] =>
-  SAMPLES.map(([id, name, cards]) => ({
+  SAMPLES.map(([id, name, cards], index) => ({
     id,
     name,
     cards: cardsOf(cards),
     sample: true,
-    made: 0,
-    changed: 0,
+    made: index,
+    changed: index,
   }));

@@ -1,12 +1,13 @@
 import { inject, Injectable, Signal, signal } from '@angular/core';
 import { liveQuery } from 'dexie';
+import { catchError, EMPTY, filter, from, switchMap } from 'rxjs';
 import { DATABASE } from './db';
 import { StateRow } from './rows';
 
 /** A row of the state table as a signal: what is set shows at once, and other tabs' writes follow. */
 export interface LiveRow<Row extends StateRow> {
   readonly value: Signal<Row>;
-  /** Shows `row` now; `write` must store it. When it fails, the stored row shows again. */
+  /** Shows `row` now; `write` must store it. When it fails, what was shown before shows again. */
   set(row: Row, write: () => Promise<unknown>): Promise<void>;
 }
 
@@ -25,28 +26,38 @@ export class StateRows {
   /** Follows one row. `fallback` stands in while there is none that can be read. */
   live<Row extends StateRow>(fallback: Row): LiveRow<Row> {
     const shown = signal((this.read.get(fallback.id) as Row | undefined) ?? fallback);
-    const writing = { count: 0 };
-    const refresh = async (row: unknown): Promise<void> => {
-      if (JSON.stringify(row) === JSON.stringify(shown())) return;
+    /** How many writes are on their way, and how many there have been: what was read before one is old. */
+    const writes = { open: 0, begun: 0 };
+
+    const checked = async (row: unknown): Promise<Row | undefined> => {
+      const { begun } = writes;
+      if (JSON.stringify(row ?? fallback) === JSON.stringify(shown())) return undefined;
       const { readState } = await import('./schemas');
-      if (writing.count === 0) shown.set((readState(row) as Row | undefined) ?? fallback);
+      const outdated = writes.open > 0 || writes.begun !== begun;
+      return outdated ? undefined : ((readState(row) as Row | undefined) ?? fallback);
     };
-    liveQuery(() => this.db.state.get(fallback.id)).subscribe({
-      next: (row) => void refresh(row),
-      error: () => undefined,
-    });
+    from(liveQuery(() => this.db.state.get(fallback.id)))
+      .pipe(
+        switchMap(checked),
+        filter((row) => row !== undefined),
+        catchError(() => EMPTY),
+      )
+      .subscribe((row) => shown.set(row));
+
     return {
       value: shown.asReadonly(),
       set: async (row, write) => {
+        const before = shown();
         shown.set(row);
-        writing.count++;
+        writes.open++;
+        writes.begun++;
         try {
           await write();
-          writing.count--;
         } catch (error) {
-          writing.count--;
-          await refresh(await this.db.state.get(fallback.id).catch(() => undefined));
+          if (shown() === row) shown.set(before);
           throw error;
+        } finally {
+          writes.open--;
         }
       },
     };

@@ -47,4 +47,4 @@ export class HelpSheet {
 
 /** Opens the sheet. This module brings Material's dialog with it: load it with `import()`. */
 export const openHelp = (injector: Injector): void =>
-  void injector.get(MatDialog).open(HelpSheet, { maxWidth: '48rem', autoFocus: 'dialog' });
+  void injector.get(MatDialog).open(HelpSheet, { width: '50rem', maxWidth: '96vw', autoFocus: 'dialog' });

@@ -8,9 +8,6 @@ import {
   Injector,
   viewChild,
 } from '@angular/core';
-import { MatIconButton } from '@angular/material/button';
-import { MatIcon } from '@angular/material/icon';
-import { MatTooltip } from '@angular/material/tooltip';
 import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { cards, describeMove } from '@enumeron/core';
 import { Boot } from '../data/boot';
@@ -24,11 +21,12 @@ import { Rail } from './rail/rail';
 import { ROOMS } from './rooms';
 import { ShortcutKeys } from './shortcuts';
 import { Theme } from './theme';
+import { Tools } from './tools';
 
 /** The frame about every room: ask line, rail, rooms, undo and redo. */
 @Component({
   selector: 'en-root',
-  imports: [AskLine, MatIcon, MatIconButton, MatTooltip, Rail, RouterLink, RouterLinkActive, RouterOutlet],
+  imports: [AskLine, Rail, Tools, RouterLink, RouterLinkActive, RouterOutlet],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './shell.html',
   styleUrl: './shell.scss',
@@ -39,7 +37,7 @@ export class Shell {
   private readonly announcer = inject(LiveAnnouncer);
   private readonly notices = inject(Notices);
   private readonly wanted = inject(WantedStore);
-  protected readonly journal = inject(Journal);
+  private readonly journal = inject(Journal);
   protected readonly pack = inject(PackStore);
   protected readonly rooms = ROOMS;
   private readonly askLine = viewChild<AskLine>('askLine');
@@ -55,7 +53,7 @@ export class Shell {
     const { trouble } = inject(Boot);
     effect(() => {
       const sentence = trouble();
-      if (sentence) this.notices.stay(sentence);
+      if (sentence) void this.notices.stay(sentence);
     });
     inject(ShortcutKeys).use({
       ...Object.fromEntries(ROOMS.map(({ key, path }) => [key, () => void this.router.navigate([path])])),
@@ -82,7 +80,8 @@ export class Shell {
         return this.pack.see(intent);
       case 'move':
         await this.pack.apply(intent.move);
-        return this.say(describeMove(intent.move));
+        this.say(describeMove(intent.move));
+        return;
       case 'undo':
         return this.undo();
       case 'redo':
@@ -101,12 +100,12 @@ export class Shell {
 
   protected async undo(): Promise<void> {
     const label = await this.journal.undo();
-    this.notices.show(label === undefined ? 'There is nothing to undo.' : `Undone: ${label}`);
+    void this.notices.show(label === undefined ? 'There is nothing to undo.' : `Undone: ${label}`);
   }
 
   protected async redo(): Promise<void> {
     const label = await this.journal.redo();
-    this.notices.show(label === undefined ? 'There is nothing to redo.' : `Done again: ${label}`);
+    void this.notices.show(label === undefined ? 'There is nothing to redo.' : `Done again: ${label}`);
   }
 
   protected async help(): Promise<void> {

@@ -6,7 +6,10 @@ import { SettingsStore } from '../data/settings.store';
 /** Keys and what they do. A key is a character, or `mod+` and a character for Ctrl or Command. */
 export type Shortcuts = Readonly<Record<string, () => void>>;
 
-const TYPING = 'input, textarea, select, [contenteditable], [role=menu], [role=dialog], [role=listbox]';
+const TYPING = 'input, textarea, select, [contenteditable]';
+
+/** What takes every key while it is open. */
+const OVER_ALL = '[role=menu], [role=dialog]';
 
 /** The name under which a key press is looked up. */
 const nameOf = (event: KeyboardEvent): string => {
@@ -22,10 +25,12 @@ export class ShortcutKeys {
   private shortcuts: Shortcuts = {};
 
   constructor() {
-    fromEvent<KeyboardEvent>(inject(DOCUMENT), 'keydown')
+    const document = inject(DOCUMENT);
+    fromEvent<KeyboardEvent>(document, 'keydown')
       .pipe(
         filter((event) => !event.defaultPrevented && !event.altKey),
         filter((event) => !(event.target instanceof Element && event.target.closest(TYPING))),
+        filter(() => document.querySelector(OVER_ALL) === null),
         takeUntilDestroyed(),
       )
       .subscribe((event) => this.run(event));

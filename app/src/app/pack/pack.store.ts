@@ -44,12 +44,12 @@ export class PackStore {
 
   /** Does a move to the pack. */
   apply(move: Move): Promise<void> {
-    const { seen, ...pack } = this.pack();
-    void seen;
+    const pack = this.pack();
     const label = describeMove(move).replace(/\.$/, '');
     return this.put(label.charAt(0).toLowerCase() + label.slice(1), {
       ...pack,
       now: applyMove(pack.now, move),
+      seen: undefined,
     });
   }
 

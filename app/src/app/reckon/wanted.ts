@@ -1,6 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChildren } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatTooltip } from '@angular/material/tooltip';
 import { describeCost, describeHandling, describeResult, offsetOf, showCard, suitOf } from '@enumeron/core';
 import { PackStore } from '../pack/pack.store';
 import { WantedStore } from '../pack/wanted.store';
@@ -12,12 +11,12 @@ import { Viewport } from '../shared/viewport';
 import { Entry } from './entry';
 
 /** How many ways are shown until more are asked for. */
-const FEW = 4;
+const FEW = 3;
 
 /** A card at a number: the answer, what it costs, and the other ways. */
 @Component({
   selector: 'en-wanted',
-  imports: [CardText, EntryField, MatButton, MatTooltip, Ring],
+  imports: [CardText, EntryField, MatButton, Ring],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './wanted.html',
   styleUrl: './wanted.scss',

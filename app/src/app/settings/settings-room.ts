@@ -47,7 +47,7 @@ export class SettingsRoom {
     link.download = backupName(now);
     link.click();
     URL.revokeObjectURL(link.href);
-    this.notices.show(`Saved as ${link.download}`);
+    void this.notices.show(`Saved as ${link.download}`);
   }
 
   protected async restore(input: HTMLInputElement): Promise<void> {
@@ -60,19 +60,19 @@ export class SettingsRoom {
     if (!outcome.ok) return;
     await this.backup.restore(outcome.backup);
     const { length } = outcome.backup.orders;
-    this.notices.offerUndo(`Restored: ${length} orders, the pack and the settings.`, () =>
+    void this.notices.offerUndo(`Restored: ${length} orders, the pack and the settings.`, () =>
       this.journal.undo(),
     );
   }
 
   protected async restoreSamples(): Promise<void> {
     await this.orders.restoreSamples();
-    this.notices.offerUndo('The sample orders are laid out again.', () => this.journal.undo());
+    void this.notices.offerUndo('The sample orders are laid out again.', () => this.journal.undo());
   }
 
   protected async erase(): Promise<void> {
     await this.boot.eraseAll();
     this.erasing.set(false);
-    this.notices.show('Everything is erased. This is the first visit again.');
+    void this.notices.show('Everything is erased. This is the first visit again.');
   }
 }

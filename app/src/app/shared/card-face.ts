@@ -1,24 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import {
-  Card,
-  isJoker,
-  Rank,
-  rankOf,
-  showCard,
-  showRank,
-  showSuit,
-  speakCard,
-  Suit,
-  suitOf,
-} from '@enumeron/core';
+import { Card, speakCard } from '@enumeron/core';
+import { faceOf } from './face';
 
 /** One card's rank and suit in the card type, side by side or one above the other. */
 @Component({
   selector: 'en-card',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<span class="card suit-{{ suit() }}" [class.stacked]="stacked()" aria-hidden="true"
-      ><span>{{ rank() }}</span
-      ><span>{{ symbol() }}</span></span
+  template: `<span class="card suit-{{ face().suit }}" [class.stacked]="stacked()" aria-hidden="true"
+      ><span>{{ face().rank }}</span
+      ><span>{{ face().symbol }}</span></span
     ><span class="spoken">{{ name() }}</span>`,
   styles: `
     .stacked {
@@ -32,12 +22,6 @@ import {
 export class CardFace {
   readonly card = input.required<Card>();
   readonly stacked = input(false);
-  protected readonly suit = computed(() => suitOf(this.card()) ?? 'joker');
-  protected readonly rank = computed(() =>
-    isJoker(this.card()) ? showCard(this.card()).charAt(0) : showRank(rankOf(this.card()) as Rank),
-  );
-  protected readonly symbol = computed(() =>
-    isJoker(this.card()) ? showCard(this.card()).charAt(1) : showSuit(suitOf(this.card()) as Suit),
-  );
+  protected readonly face = computed(() => faceOf(this.card()));
   protected readonly name = computed(() => speakCard(this.card()));
 }

@@ -1,25 +1,29 @@
-import { inject, Injectable } from '@angular/core';
-import { MatSnackBar } from '@angular/material/snack-bar';
+import { inject, Injectable, Injector } from '@angular/core';
+import type { MatSnackBar } from '@angular/material/snack-bar';
 
 /** Short sentences at the foot of the window: what was done, or what went wrong. */
 @Injectable({ providedIn: 'root' })
 export class Notices {
-  private readonly bar = inject(MatSnackBar);
+  private readonly injector = inject(Injector);
 
-  show(sentence: string): void {
-    this.bar.open(sentence, undefined, { duration: 2500 });
+  async show(sentence: string): Promise<void> {
+    (await this.bar()).open(sentence, undefined, { duration: 2500 });
   }
 
   /** Something done that may be taken back at once. */
-  offerUndo(sentence: string, undo: () => unknown): void {
-    this.bar
-      .open(sentence, 'Undo', { duration: 8000 })
-      .onAction()
-      .subscribe(() => void undo());
+  async offerUndo(sentence: string, undo: () => unknown): Promise<void> {
+    const shown = (await this.bar()).open(sentence, 'Undo', { duration: 8000 });
+    shown.onAction().subscribe(() => void undo());
   }
 
   /** Something that must be read: it stays until it is closed. */
-  stay(sentence: string): void {
-    this.bar.open(sentence, 'Close');
+  async stay(sentence: string): Promise<void> {
+    (await this.bar()).open(sentence, 'Close');
+  }
+
+  /** The bar's script comes with the first notice. */
+  private async bar(): Promise<MatSnackBar> {
+    const { MatSnackBar } = await import('@angular/material/snack-bar');
+    return this.injector.get(MatSnackBar);
   }
 }

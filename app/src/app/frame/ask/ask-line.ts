@@ -1,10 +1,12 @@
 import {
+  afterNextRender,
   ChangeDetectionStrategy,
   Component,
   computed,
   ElementRef,
   inject,
   output,
+  Renderer2,
   signal,
   viewChild,
 } from '@angular/core';
@@ -39,31 +41,55 @@ export class AskLine {
   readonly emptyEntered = output();
 
   protected readonly text = signal('');
+  /** Whether the arrow keys have been used since something was typed. */
+  private byArrow = false;
   protected readonly reply = computed(() =>
     ask(this.text(), { home: this.pack.home(), now: this.pack.now() }),
   );
   protected readonly displayWith = (choice: Choice | string | null): string =>
     typeof choice === 'string' ? choice : choice && 'text' in choice ? choice.text : '';
 
+  constructor() {
+    const renderer = inject(Renderer2);
+    afterNextRender(() => {
+      renderer.listen(this.field().nativeElement, 'keydown', (event: KeyboardEvent) => this.key(event), {
+        capture: true,
+      });
+    });
+  }
+
   focus(): void {
     this.field().nativeElement.focus();
     this.field().nativeElement.select();
   }
 
-  protected key(event: KeyboardEvent): void {
+  /**
+   * Enter does what the text says at this moment, unless an option was chosen by arrow: the list may still
+   * show what it said a key ago, so it is not asked. Runs before the list sees the key.
+   */
+  private key(event: KeyboardEvent): void {
     const empty = this.text().trim() === '';
     if (event.key === '/') {
-      // Where one is already; a slash means nothing here.
+      // One is there already; a slash means nothing here.
       event.preventDefault();
       this.focus();
     } else if (event.key === 'Escape') {
       if (empty) this.field().nativeElement.blur();
       else this.clear();
-    } else if (event.key === 'Enter' && !event.defaultPrevented) {
-      // An Enter that chose an option has been dealt with; here the list had none yet.
+    } else if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
+      this.byArrow = true;
+    } else if (event.key === 'Enter' && !this.byArrow) {
+      event.stopPropagation();
+      event.preventDefault();
       if (empty) this.emptyEntered.emit();
-      else this.act();
+      else if (this.reply().intent) this.act();
+      else if (this.reply().completions.length > 0) this.goOn(this.reply().completions[0].text);
     }
+  }
+
+  protected type(text: string): void {
+    this.byArrow = false;
+    this.text.set(text);
   }
 
   protected choose({ option }: MatAutocompleteSelectedEvent): void {
@@ -93,6 +119,7 @@ export class AskLine {
   }
 
   private set(text: string): void {
+    this.byArrow = false;
     this.text.set(text);
     this.field().nativeElement.value = text;
   }

@@ -7,37 +7,35 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
-import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
-import { breaksIn, mod, seamOf, showCard } from '@enumeron/core';
+import { breaksIn, mod, seamOf } from '@enumeron/core';
 import { RailMarks } from '../../pack/marks';
 import { PackStore } from '../../pack/pack.store';
-import { WantedStore } from '../../pack/wanted.store';
-import { CardFace } from '../../shared/card-face';
 import { RovingGrid } from '../../shared/roving-grid';
 import { Viewport } from '../../shared/viewport';
 import { gapAt, Slot, slotsOf } from './slot';
+import { SlotMenu } from './slot-menu';
 
 /** The pack as it is now, one slot a card, with the seam that cuts it. */
 @Component({
   selector: 'en-rail',
-  imports: [CardFace, MatMenu, MatMenuItem, MatMenuTrigger, RovingGrid],
+  imports: [RovingGrid, SlotMenu],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './rail.html',
   styleUrl: './rail.scss',
 })
 export class Rail {
   protected readonly pack = inject(PackStore);
-  protected readonly wanted = inject(WantedStore);
   private readonly marks = inject(RailMarks).marks;
   protected readonly columns = inject(Viewport).railColumns;
 
   private readonly slotsBox = viewChild.required<ElementRef<HTMLElement>>('box');
-  private readonly menuTrigger = viewChild.required(MatMenuTrigger);
+  /** Its script comes a moment after the first screen. */
+  private readonly menu = viewChild<SlotMenu>('menu');
 
   /** Where the seam is held while it is dragged: after so many cards. */
   protected readonly held = signal<number | undefined>(undefined);
-  /** The slot whose menu is open. */
-  protected readonly asked = signal<Slot | undefined>(undefined);
+  /** The index from 0 of the slot whose menu was opened last. */
+  protected readonly asked = signal(0);
 
   /** The pack as shown: as it is, or as it would be if the seam were let go here. */
   private readonly shown = computed(() => {
@@ -51,21 +49,16 @@ export class Rail {
     slotsOf(this.pack.home(), this.shown(), this.marks(), breaksIn(this.pack.home(), this.shown())),
   );
   protected readonly seam = computed(() => seamOf(this.pack.home(), this.shown()));
-  protected readonly showCard = showCard;
 
   protected openMenu(slot: Slot): void {
-    this.asked.set(slot);
-    this.menuTrigger().openMenu();
+    this.asked.set(slot.place - 1);
+    this.menu()?.open(slot);
   }
 
   /** Back to the slot that the menu was about, wherever its card lies by now. */
   protected leaveMenu(): void {
-    const place = this.asked()?.place ?? 1;
     const box = this.slotsBox().nativeElement;
-    box
-      .querySelectorAll<HTMLElement>('button[data-cell]')
-      .item(place - 1)
-      .focus();
+    box.querySelectorAll<HTMLElement>('button[data-cell]').item(this.asked()).focus();
   }
 
   protected row(index: number): number {

@@ -1,10 +1,12 @@
 import { Card, Order, placeOf, speakCard } from '@enumeron/core';
+import { Face, faceOf } from '../../shared/face';
 import { Mark, Marks } from '../../pack/marks';
 
 /** One card's width of the rail. */
 export interface Slot {
   readonly place: number;
   readonly card: Card;
+  readonly face: Face;
   /** From 1, or undefined for a card that is not in the home order. */
   readonly stackNumber: number | undefined;
   readonly marks: readonly Mark[];
@@ -32,6 +34,7 @@ export const slotsOf = (home: Order, now: Order, marks: Marks, breaks: readonly 
     return {
       place,
       card,
+      face: faceOf(card),
       stackNumber,
       marks: own,
       broken: breaks.includes(place),

@@ -1,0 +1,31 @@
+import { ChangeDetectionStrategy, Component, inject, output } from '@angular/core';
+import { MatIconButton } from '@angular/material/button';
+import { MatIcon } from '@angular/material/icon';
+import { MatTooltip } from '@angular/material/tooltip';
+import { RouterLink } from '@angular/router';
+import { Journal } from '../data/journal';
+
+/** What is at hand in every room: undo, redo, help, settings. */
+@Component({
+  selector: 'en-tools',
+  imports: [MatIcon, MatIconButton, MatTooltip, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './tools.html',
+  styles: `
+    :host {
+      display: flex;
+    }
+    @media (max-width: 699.98px) {
+      .help,
+      .redo {
+        display: none;
+      }
+    }
+  `,
+})
+export class Tools {
+  protected readonly journal = inject(Journal);
+  readonly undo = output();
+  readonly redo = output();
+  readonly help = output();
+}

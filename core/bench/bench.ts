@@ -1,0 +1,35 @@
+import {
+  cut,
+  deal,
+  formatOrder,
+  handlings,
+  handSum,
+  numberOrder,
+  parseOrder,
+  seededRng,
+  shuffled,
+} from '../src/index';
+
+/** Runs something for about a second and prints how often it went. */
+const measure = (name: string, run: () => unknown): void => {
+  const until = performance.now() + 200;
+  while (performance.now() < until) run();
+  const start = performance.now();
+  let rounds = 0;
+  while (performance.now() - start < 1000) {
+    for (let round = 0; round < 100; round++) run();
+    rounds += 100;
+  }
+  const micros = ((performance.now() - start) * 1000) / rounds;
+  console.log(`${name.padEnd(44)} ${micros.toFixed(2).padStart(9)} µs`);
+};
+
+const home = shuffled(numberOrder(), seededRng(7));
+const now = cut(home, 20);
+const text = formatOrder(home);
+
+measure('read an order of 52 cards', () => parseOrder(text));
+measure('cut', () => cut(home, 20));
+measure('deal', () => deal(home, 20));
+measure('all handlings of a card at a number', () => handlings(now, home[30], 17));
+measure('the sum in the head', () => handSum(home, now, home[30], 17));

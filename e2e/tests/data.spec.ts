@@ -1,0 +1,62 @@
+import { readFile } from 'node:fs/promises';
+import { expect, test } from './enumeron';
+
+test('back up, wipe, restore', async ({ enumeron, page }) => {
+  await enumeron.open();
+  await enumeron.ask('face KH');
+  await enumeron.ask('7D 15');
+  await page.getByRole('link', { name: 'Arrange' }).click();
+  await page.getByRole('button', { name: 'Duplicate' }).click();
+  await expect(page.getByRole('heading', { name: 'Tidemark copy' })).toBeVisible();
+
+  await page.getByRole('link', { name: 'Settings and data' }).click();
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save a backup' }).click(),
+  ]);
+  expect(download.suggestedFilename()).toMatch(/^enumeron-\d{4}-\d\d-\d\d\.json$/);
+  const text = await readFile(await download.path(), 'utf8');
+  expect(JSON.parse(text)).toMatchObject({ format: 'enumeron-backup', version: 1 });
+
+  await page.getByRole('button', { name: 'Erase everything …' }).click();
+  await page.getByRole('button', { name: 'Erase everything now' }).click();
+  await expect(enumeron.status()).toContainText('in order');
+  await page.getByRole('link', { name: 'Arrange' }).click();
+  await expect(page.getByRole('navigation', { name: 'Orders' }).getByRole('link')).toHaveCount(4);
+
+  await page.goto('/settings');
+  const file = page.getByLabel('Restore a backup file');
+  await file.setInputFiles({
+    name: 'wrong.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{"a": 1}'),
+  });
+  await expect(page.getByRole('alert')).toContainText('not a backup of Enumeron');
+  await file.setInputFiles({
+    name: 'name.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(text.replace('Tidemark copy', '<script>alert(1)</script>')),
+  });
+  await expect(page.getByRole('alert')).toContainText('A name holds no < or >');
+  await expect(enumeron.status()).toContainText('in order');
+
+  await file.setInputFiles({ name: 'good.json', mimeType: 'application/json', buffer: Buffer.from(text) });
+  await expect(enumeron.status()).toContainText('turned 3');
+  await page.getByRole('link', { name: 'Arrange' }).click();
+  await expect(page.getByRole('link', { name: /Tidemark copy/ })).toBeVisible();
+  await page.getByRole('link', { name: 'Reckon' }).click();
+  await expect(enumeron.answer()).toContainText('Move 2 cards');
+});
+
+test('deleted samples come back on demand', async ({ enumeron, page }) => {
+  await enumeron.open('/arrange/sample-twin-harbours');
+  await page.getByRole('button', { name: 'Delete' }).click();
+  await expect(page.getByRole('link', { name: /Twin harbours/ })).toHaveCount(0);
+  await page.reload();
+  await expect(page.getByRole('link', { name: /Tidemark/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /Twin harbours/ })).toHaveCount(0);
+  await page.goto('/settings');
+  await page.getByRole('button', { name: 'Lay out the sample orders again' }).click();
+  await page.getByRole('link', { name: 'Arrange' }).click();
+  await expect(page.getByRole('link', { name: /Twin harbours/ })).toBeVisible();
+});
