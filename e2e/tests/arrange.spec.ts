@@ -67,17 +67,15 @@ const files = [
   { name: '<script>alert(1)<script>.txt', text: TIDEMARK.join(' '), says: 'no < or >' },
 ];
 
-test('each bad file has its own message, and what was written stays', async ({ enumeron, page }, {
-  outputPath,
-}) => {
+test('each bad file has its own message, and what was written stays', async ({ enumeron, page }, info) => {
   await enumeron.open('/arrange/new');
   const cards = page.getByRole('textbox', { name: 'Cards' });
   const pick = page.getByLabel('Open a file with an order');
   for (const { name, text, says } of files) {
     await page.getByRole('textbox', { name: 'Name' }).fill(says.includes('<') ? '' : 'Mine');
     await cards.fill('7D');
-    await writeFile(outputPath(name), text);
-    await pick.setInputFiles(outputPath(name));
+    await writeFile(info.outputPath(name), text);
+    await pick.setInputFiles(info.outputPath(name));
     await expect(page.locator('.editor')).toContainText(says);
     if (says.startsWith('The file')) await expect(cards).toHaveValue('7D');
   }

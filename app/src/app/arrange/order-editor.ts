@@ -83,8 +83,14 @@ export class OrderEditor {
   protected readonly tried = signal(false);
   private readonly typed$ = new Subject<void>();
 
-  protected readonly old = computed<OrderRow | undefined>(() => this.store.find(this.id()));
-  protected readonly inUse = computed(() => this.pack.pack().orderId === this.id());
+  private readonly source = computed(() => this.store.find(this.id()));
+  /** The order that saving replaces; a sample is never replaced, but gives its cards to a new order. */
+  protected readonly old = computed<OrderRow | undefined>(() =>
+    this.source()?.sample ? undefined : this.source(),
+  );
+  protected readonly inUse = computed(
+    () => this.old() !== undefined && this.pack.pack().orderId === this.id(),
+  );
 
   private readonly entries = computed<readonly Entry[]>(() =>
     this.text().length > TEXT_LIMIT ? [] : readEntries(this.text()),
@@ -116,7 +122,10 @@ export class OrderEditor {
   protected readonly sayProblem = sayProblem;
 
   constructor() {
-    effect(() => void this.load(this.id()));
+    const ready = computed(() => this.store.orders() !== undefined);
+    effect(() => {
+      if (ready()) void this.load(this.id());
+    });
     this.typed$
       .pipe(debounceTime(250), takeUntilDestroyed())
       .subscribe(() => void this.drafts.keep({ id: this.id(), name: this.name(), text: this.text() }));
@@ -170,8 +179,8 @@ export class OrderEditor {
 
   private async load(id: string): Promise<void> {
     const draft = await this.drafts.find(id);
-    const old = this.old();
-    this.name.set(draft?.name ?? old?.name ?? '');
-    this.text.set(draft?.text ?? (old ? formatOrder(old.cards) : ''));
+    const source = this.source();
+    this.name.set(draft?.name ?? (this.old() ? (source?.name ?? '') : ''));
+    this.text.set(draft?.text ?? (source ? formatOrder(source.cards) : ''));
   }
 }
