@@ -10,8 +10,9 @@ const newest = (path) =>
     ? Math.max(...readdirSync(path).map((name) => newest(join(path, name))))
     : statSync(path).mtimeMs;
 
-const built = join(ROOT, 'server/dist/main.mjs');
-const stale =
-  !existsSync(built) || SOURCES.some((path) => newest(join(ROOT, path)) > statSync(built).mtimeMs);
+const server = join(ROOT, 'server/dist/main.mjs');
+const page = join(ROOT, 'app/dist/index.html');
+const built = [server, page].every((path) => existsSync(path));
+const stale = !built || SOURCES.some((path) => newest(join(ROOT, path)) > statSync(page).mtimeMs);
 if (stale) run('node', ['scripts/build.mjs']);
-await import(built);
+await import(server);

@@ -42,6 +42,20 @@ export { type Outcome, type Problem, sayProblem } from './deck/problem';
 export { below, type Rng, seededRng, shuffled } from './deck/rng';
 export { type Cut, cut } from './moves/cut';
 export { type Deal, deal } from './moves/deal';
+export { type DealHeaps, type UndealHeaps } from './moves/dealHeaps';
+export { type Overhand } from './moves/overhand';
+export { type MovePacket, type ReversePacket } from './moves/packet';
+export { type Riffle } from './moves/riffle';
+export { type Put, type Take } from './moves/takePut';
+export {
+  type Unweave,
+  unweave,
+  type UnweavePacket,
+  type Weave,
+  weave,
+  type WeaveKind,
+  type WeavePacket,
+} from './moves/weave';
 export { applyMove, describeMove, invertMove, type Move, placeAfterMove } from './moves/move';
 export { cards } from './moves/wording';
 export {

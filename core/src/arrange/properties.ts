@@ -1,0 +1,212 @@
+import { colourOf, isJoker, mateOf, Rank, rankOf, Suit, suitOf, cardOf } from '../deck/card';
+import { mod } from '../deck/mod';
+import { showCard } from '../deck/notation';
+import { Order, placeOf, sameOrder } from '../deck/order';
+import { weave } from '../moves/weave';
+
+/** What an order can or cannot do, with the evidence. */
+export interface Property {
+  readonly id: string;
+  readonly says: string;
+  readonly holds: boolean;
+  /** In how many of `of` cases it holds. */
+  readonly count: number;
+  readonly of: number;
+  /** One line for each case that holds it up, or where it fails. */
+  readonly evidence: readonly string[];
+}
+
+const property = (
+  id: string,
+  says: string,
+  cases: readonly { readonly ok: boolean; readonly says: string }[],
+): Property => {
+  const count = cases.filter(({ ok }) => ok).length;
+  const holds = cases.length > 0 && count === cases.length;
+  const shown = holds ? cases : count === 0 ? cases.slice(0, 6) : cases.filter(({ ok }) => !ok);
+  return { id, says, holds, count, of: cases.length, evidence: shown.map((each) => each.says) };
+};
+
+/** Neighbours as the pack is cut anywhere: the face card's neighbour is the top card. */
+const neighbours = (order: Order): { place: number; a: number; b: number }[] =>
+  order.map((a, index) => ({ place: index + 1, a, b: order[(index + 1) % order.length] }));
+
+const noLikeNeighbours = (order: Order, id: string, what: string, of: (card: number) => unknown): Property =>
+  property(
+    id,
+    `no two neighbours of like ${what}, for every cut`,
+    neighbours(order).map(({ place, a, b }) => ({
+      ok: of(a) === undefined || of(a) !== of(b),
+      says: `${place}: ${showCard(a)} ${showCard(b)}`,
+    })),
+  );
+
+const longestRun = (order: Order): number => {
+  let [longest, run] = [0, 0];
+  for (let index = 0; index < 2 * order.length; index++) {
+    const colour = colourOf(order[index % order.length]);
+    const before = colourOf(order[mod(index - 1, order.length)]);
+    run = index > 0 && colour !== undefined && colour === before ? run + 1 : 1;
+    longest = Math.max(longest, Math.min(run, order.length));
+  }
+  return longest;
+};
+
+const colourRuns = (order: Order): Property => {
+  const longest = longestRun(order);
+  return {
+    id: 'colour runs',
+    says: 'no more than three of a colour running, for every cut',
+    holds: longest <= 3,
+    count: longest,
+    of: order.length,
+    evidence: [`the longest run is ${longest}`],
+  };
+};
+
+const coloursAlternate = (order: Order): Property =>
+  property(
+    'colours alternate',
+    'colours alternate, for every cut',
+    neighbours(order).map(({ place, a, b }) => ({
+      ok: colourOf(a) !== undefined && colourOf(b) !== undefined && colourOf(a) !== colourOf(b),
+      says: `${place}: ${showCard(a)} ${showCard(b)}`,
+    })),
+  );
+
+const suitCycle = (order: Order): Property =>
+  property(
+    'suits cycle',
+    'the same suit every four cards, all four in turn',
+    order.map((card, index) => {
+      const four = [0, 1, 2, 3].map((step) => suitOf(order[(index + step) % order.length]));
+      const again = order[(index + 4) % order.length];
+      return {
+        ok: new Set(four).size === 4 && suitOf(card) === suitOf(again),
+        says: `${index + 1}: ${showCard(card)}, four on ${showCard(again)}`,
+      };
+    }),
+  );
+
+/** The distance, one way round, at which most cards have their mates. */
+const matesApart = (order: Order): Property => {
+  const size = order.length;
+  const distances = order.map((card, index) => {
+    const mate = placeOf(order, mateOf(card));
+    return mate === undefined
+      ? undefined
+      : Math.min(mod(mate - 1 - index, size), mod(index + 1 - mate, size));
+  });
+  const counts = new Map<number, number>();
+  for (const distance of distances)
+    if (distance !== undefined) counts.set(distance, (counts.get(distance) ?? 0) + 1);
+  const [best] = [...counts].sort((a, b) => b[1] - a[1])[0] ?? [Math.floor(size / 2)];
+  return property(
+    'mates apart',
+    `mates ${best} apart, for every cut`,
+    order.flatMap((card, index) => {
+      const distance = distances[index];
+      return distance === undefined || card > mateOf(card)
+        ? []
+        : [{ ok: distance === best, says: `${showCard(card)} ${showCard(mateOf(card))}: ${distance} apart` }];
+    }),
+  );
+};
+
+const palindrome = (order: Order): Property =>
+  property(
+    'palindrome',
+    'mates as far from the face as from the top',
+    order.slice(0, Math.floor(order.length / 2)).map((card, index) => ({
+      ok: order[order.length - 1 - index] === mateOf(card),
+      says: `${index + 1} and ${order.length - index}: ${showCard(card)} ${showCard(order[order.length - 1 - index])}`,
+    })),
+  );
+
+/** The two cards on top name one by the rank of `rank` and the suit of `suit`; its place among the rest. */
+const composedAt = (cut: Order, rank: number, suit: number): { card: number; place: number } | undefined => {
+  if (isJoker(rank) || isJoker(suit)) return undefined;
+  const card = cardOf(rankOf(rank) as Rank, suitOf(suit) as Suit);
+  return { card, place: cut.indexOf(card) - 1 };
+};
+
+/**
+ * After a cut the two cards on top are laid aside: the rank of the one and the suit of the other name a card.
+ * Does it lie at one place for every cut? Counted from the top for rank-then-suit, from the face otherwise.
+ */
+const composedCard = (order: Order, way: 'rank then suit' | 'suit then rank'): Property => {
+  const size = order.length;
+  const rows = order.map((_, count) => {
+    const cut = [...order.slice(count), ...order.slice(0, count)];
+    const named =
+      way === 'rank then suit' ? composedAt(cut, cut[0], cut[1]) : composedAt(cut, cut[1], cut[0]);
+    const lies =
+      named === undefined || named.place < 1
+        ? undefined
+        : way === 'rank then suit'
+          ? named.place
+          : size - 1 - named.place;
+    return { count, cut, named, lies };
+  });
+  const counts = new Map<number, number>();
+  for (const { lies } of rows) if (lies !== undefined) counts.set(lies, (counts.get(lies) ?? 0) + 1);
+  const [best] = [...counts].sort((a, b) => b[1] - a[1])[0] ?? [0];
+  const from = way === 'rank then suit' ? 'from the top' : 'from the face';
+  return property(
+    way,
+    `${way} of the next two names the card ${best} ${from}, for every cut`,
+    rows.map(({ count, cut, named, lies }) => ({
+      ok: lies === best,
+      says: `cut ${count}: ${showCard(cut[0])} ${showCard(cut[1])} name ${named ? showCard(named.card) : 'none'}, ${lies ?? 'not'} ${from}`,
+    })),
+  );
+};
+
+/** Cut so many, and the next two ranks add up to that count: for which counts does it hold? */
+const ranksGiveCount = (order: Order): Property =>
+  property(
+    'ranks give the count',
+    'the next two ranks add up to the number cut',
+    order.slice(0, -2).map((_, index) => {
+      const count = index + 1;
+      const [a, b] = [order[count], order[count + 1]];
+      const sum = (rankOf(a) ?? 0) + (rankOf(b) ?? 0);
+      return { ok: sum === count, says: `cut ${count}: ${showCard(a)} ${showCard(b)} = ${sum}` };
+    }),
+  );
+
+const keptByWeave = (order: Order, kind: 'in' | 'out'): Property => {
+  const after = weave(order, kind);
+  const mirror = [...order].reverse();
+  return {
+    id: `${kind} weave`,
+    says: `kept or mirrored in rank and colour by an ${kind} weave`,
+    holds: alike(after, order) || alike(after, mirror),
+    count: after.filter((card, index) => card === order[index]).length,
+    of: order.length,
+    evidence: after.flatMap((card, index) =>
+      card === order[index] ? [`${showCard(card)} stays at ${index + 1}`] : [],
+    ),
+  };
+};
+
+/** Whether two orders show the same ranks and colours place by place: mates may stand for each other. */
+const alike = (a: Order, b: Order): boolean =>
+  sameOrder(a, b) || a.every((card, index) => card === b[index] || mateOf(card) === b[index]);
+
+/** All that Enumeron looks for in an order, each with its proof; what holds comes first. */
+export const properties = (order: Order): Property[] =>
+  [
+    noLikeNeighbours(order, 'ranks apart', 'rank', rankOf),
+    noLikeNeighbours(order, 'suits apart', 'suit', suitOf),
+    colourRuns(order),
+    coloursAlternate(order),
+    suitCycle(order),
+    matesApart(order),
+    palindrome(order),
+    composedCard(order, 'rank then suit'),
+    composedCard(order, 'suit then rank'),
+    ranksGiveCount(order),
+    keptByWeave(order, 'out'),
+    keptByWeave(order, 'in'),
+  ].sort((a, b) => Number(b.holds) - Number(a.holds));

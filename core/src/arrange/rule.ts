@@ -1,0 +1,121 @@
+import { Card, cardOf, FULL_PACK, mateOf, Rank, Suit } from '../deck/card';
+import { mod } from '../deck/mod';
+import { showCard } from '../deck/notation';
+import { Order } from '../deck/order';
+import { Outcome } from '../deck/problem';
+
+/** Ranks advance by a step while the suits go round: from the first card every order of this kind is full. */
+export interface Rotating {
+  readonly kind: 'rotating';
+  readonly first: Card;
+  /** 1 to 12. */
+  readonly step: number;
+  /** The four suits in the order in which they go round; it may begin anywhere. */
+  readonly suits: readonly Suit[];
+}
+
+/** A row of all thirteen ranks, said over and over, against suits that go round. */
+export interface RankRow {
+  readonly kind: 'rank row';
+  readonly ranks: readonly Rank[];
+  readonly suits: readonly Suit[];
+}
+
+/** The second half holds the mates of the first: at the same depth, or back from the face. */
+export interface Mirrored {
+  readonly kind: 'mirrored halves' | 'palindrome';
+  /** 26 cards, one of each pair of mates. */
+  readonly half: readonly Card[];
+}
+
+/** Suit by suit as a new pack comes, each suit up (ace to king) or down. */
+export interface Factory {
+  readonly kind: 'factory';
+  readonly suits: readonly Suit[];
+  readonly up: readonly boolean[];
+}
+
+/** A way to compute a whole order from a few givens. */
+export type Rule = Rotating | RankRow | Mirrored | Factory;
+
+const refuse = (what: string, remedy: string): Outcome<{ order: Order }> => ({
+  ok: false,
+  problems: [{ what, remedy }],
+});
+
+const eachOnce = (items: readonly number[], count: number): boolean =>
+  items.length === count && new Set(items).size === count;
+
+const SUIT_PROBLEM = [
+  'The suits are not each there once.',
+  'Name all four, in the order in which they go round.',
+] as const;
+
+const rotating = ({ first, step, suits }: Rotating): Outcome<{ order: Order }> => {
+  if (!eachOnce(suits, 4)) return refuse(...SUIT_PROBLEM);
+  if (!Number.isInteger(step) || step < 1 || step > 12)
+    return refuse(`The step is ${step}.`, 'Choose a whole number from 1 to 12.');
+  if (first >= FULL_PACK)
+    return refuse(`${showCard(first)} has no rank to step from.`, 'Begin with another card.');
+  const start = suits.indexOf(Math.floor(first / 13) as Suit);
+  const order = Array.from({ length: FULL_PACK }, (_, index) =>
+    cardOf((mod((first % 13) + index * step, 13) + 1) as Rank, suits[(start + index) % 4]),
+  );
+  return { ok: true, order };
+};
+
+const rankRow = ({ ranks, suits }: RankRow): Outcome<{ order: Order }> => {
+  if (!eachOnce(suits, 4)) return refuse(...SUIT_PROBLEM);
+  if (!eachOnce(ranks, 13))
+    return refuse(
+      'The row does not hold each rank once.',
+      'Write the thirteen ranks, such as 8 K 3 10 2 7 9 5 Q 4 A 6 J.',
+    );
+  const order = Array.from({ length: FULL_PACK }, (_, index) => cardOf(ranks[index % 13], suits[index % 4]));
+  return { ok: true, order };
+};
+
+const mirrored = ({ kind, half }: Mirrored): Outcome<{ order: Order }> => {
+  if (half.length !== FULL_PACK / 2)
+    return refuse(`The first half has ${half.length} cards.`, 'Name 26, one of each pair of mates.');
+  const second = half.map(mateOf);
+  const both = half.find((card, index) => second.includes(card) || half.indexOf(card) !== index);
+  if (both !== undefined)
+    return refuse(
+      `${showCard(both)} or its mate ${showCard(mateOf(both))} is there already.`,
+      'Keep one of each pair of mates in the first half.',
+    );
+  return { ok: true, order: [...half, ...(kind === 'palindrome' ? second.reverse() : second)] };
+};
+
+const factory = ({ suits, up }: Factory): Outcome<{ order: Order }> => {
+  if (!eachOnce(suits, 4)) return refuse(...SUIT_PROBLEM);
+  const order = suits.flatMap((suit, index) => {
+    const run = Array.from({ length: 13 }, (_, rank) => suit * 13 + rank);
+    return up[index] ? run : run.reverse();
+  });
+  return { ok: true, order };
+};
+
+/** The order that a rule computes, or why it computes none. */
+export const orderByRule = (rule: Rule): Outcome<{ order: Order }> => {
+  switch (rule.kind) {
+    case 'rotating':
+      return rotating(rule);
+    case 'rank row':
+      return rankRow(rule);
+    case 'mirrored halves':
+    case 'palindrome':
+      return mirrored(rule);
+    case 'factory':
+      return factory(rule);
+  }
+};
+
+/** One of each pair of mates, from a source of randomness: a first half for a mirrored order. */
+export const halfOfMates = (shuffledPack: Order): Card[] => {
+  const half: Card[] = [];
+  for (const card of shuffledPack)
+    if (card < FULL_PACK && !half.includes(card) && !half.includes(mateOf(card))) half.push(card);
+  return half;
+};

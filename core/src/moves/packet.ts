@@ -1,0 +1,55 @@
+import { Arrangement, range } from './arrangement';
+
+/** The cards from place `from` to place `to` (from 1, both included) go behind place `after`. */
+export interface MovePacket {
+  readonly kind: 'move packet';
+  readonly from: number;
+  readonly to: number;
+  /** 0 for the top, or a place outside the packet, as the places are before the move. */
+  readonly after: number;
+  /** Whether the packet's order is reversed on the way. */
+  readonly reversed: boolean;
+}
+
+/** The cards from place `from` to place `to` are reversed where they lie. */
+export interface ReversePacket {
+  readonly kind: 'reverse packet';
+  readonly from: number;
+  readonly to: number;
+}
+
+export const arrangeMovePacket = ({ from, to, after, reversed }: MovePacket, size: number): Arrangement => {
+  const packet = range(from - 1, Math.min(to, size));
+  const rest = [...range(0, from - 1), ...range(to, size)];
+  const at = after < from ? after : after - packet.length;
+  return [...rest.slice(0, at), ...(reversed ? packet.reverse() : packet), ...rest.slice(at)];
+};
+
+/** Lifts the packet from where it has come to lie and puts it back. */
+export const invertMovePacket = ({ from, to, after, reversed }: MovePacket): MovePacket => {
+  const count = to - from + 1;
+  const start = after < from ? after + 1 : after - count + 1;
+  return {
+    kind: 'move packet',
+    from: start,
+    to: start + count - 1,
+    after: after < from ? to : from - 1,
+    reversed,
+  };
+};
+
+export const arrangeReversePacket = ({ from, to }: ReversePacket, size: number): Arrangement => [
+  ...range(0, from - 1),
+  ...range(from - 1, Math.min(to, size)).reverse(),
+  ...range(Math.min(to, size), size),
+];
+
+const places = (from: number, to: number): string =>
+  from === to ? `the card at ${from}` : `the cards from ${from} to ${to}`;
+
+export const describeMovePacket = ({ from, to, after, reversed }: MovePacket): string =>
+  `Lift ${places(from, to)}${reversed ? ', reverse their order' : ''} and put them ` +
+  `${after === 0 ? 'on top' : `below the card now at ${after}`}.`;
+
+export const describeReversePacket = ({ from, to }: ReversePacket): string =>
+  `Reverse the order of ${places(from, to)} where they lie.`;
