@@ -80,3 +80,26 @@ export {
   seamOf,
   stackNumberAt,
 } from './reckon/offset';
+export { properties, type Property } from './arrange/properties';
+export { arrangementBefore, inverseMoves, orderByRecipe, type Recipe, recipeSteps } from './arrange/recipe';
+export {
+  type Factory,
+  halfOfMates,
+  type Mirrored,
+  orderByRule,
+  type RankRow,
+  type Rotating,
+  type Rule,
+} from './arrange/rule';
+export { sortingHeap, sortingPass, type SortingPlan, sortingPlan } from './arrange/sorting';
+export {
+  measureSpread,
+  type Spread,
+  SPREAD_MEASURES,
+  spreadCounter,
+  type SpreadCounts,
+  type SpreadMeasure,
+  spreadPercentile,
+} from './arrange/spread';
+export { type HeadRecipe, rankRowRecipe, rotatingRecipe, stackNumberByRule } from './arrange/stackNumber';
+export { checkPack, type PackCheck } from './arrange/check';

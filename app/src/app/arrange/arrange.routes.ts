@@ -1,6 +1,5 @@
 import { Routes } from '@angular/router';
 import { ArrangeRoom } from './arrange-room';
-import { OrderEditor } from './order-editor';
 import { OrderView } from './order-view';
 
 export const ARRANGE_ROUTES: Routes = [
@@ -8,10 +7,28 @@ export const ARRANGE_ROUTES: Routes = [
     path: '',
     component: ArrangeRoom,
     children: [
-      { path: '', pathMatch: 'full', component: OrderView },
-      { path: 'new', component: OrderEditor, data: { id: 'new' } },
-      { path: ':id', component: OrderView },
-      { path: ':id/edit', component: OrderEditor },
+      { path: '', pathMatch: 'full', component: OrderView, data: { view: 'cards' } },
+      {
+        path: 'new',
+        data: { id: 'new' },
+        loadComponent: () => import('./order-editor').then((module) => module.OrderEditor),
+      },
+      {
+        path: 'new/rule',
+        loadComponent: () => import('./rule-maker').then((module) => module.RuleMaker),
+      },
+      {
+        path: 'new/recipe',
+        loadComponent: () => import('./recipe-maker').then((module) => module.RecipeMaker),
+      },
+      { path: ':id', component: OrderView, data: { view: 'cards' } },
+      { path: ':id/rule', component: OrderView, data: { view: 'rule' } },
+      { path: ':id/sort', component: OrderView, data: { view: 'sort' } },
+      { path: ':id/check', component: OrderView, data: { view: 'check' } },
+      {
+        path: ':id/edit',
+        loadComponent: () => import('./order-editor').then((module) => module.OrderEditor),
+      },
     ],
   },
 ];

@@ -35,6 +35,7 @@ import { CardText } from '../shared/card-text';
 import { Notices } from '../shared/notices';
 import { OrderSheet } from '../shared/order-sheet';
 import { readTextFile } from '../shared/read-file';
+import { NewTabs } from './new-tabs';
 
 /** The largest file that is read as an order. */
 const FILE_LIMIT = 1_000_000;
@@ -59,7 +60,7 @@ const gathered = (problems: readonly OrderProblem[]): readonly Shown[] => {
 /** An order as one writes or pastes it, with what is wrong told as one goes. */
 @Component({
   selector: 'en-order-editor',
-  imports: [CardText, MatButton, MatFormField, MatHint, MatIcon, MatInput, MatLabel, OrderSheet],
+  imports: [CardText, MatButton, MatFormField, MatHint, MatIcon, MatInput, MatLabel, NewTabs, OrderSheet],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './order-editor.html',
   styleUrl: './order-editor.scss',

@@ -9,12 +9,28 @@ import { OrdersStore } from '../data/orders.store';
 import { PackStore } from '../pack/pack.store';
 import { Notices } from '../shared/notices';
 import { OrderSheet } from '../shared/order-sheet';
+import { HeadRecipeView } from './head-recipe';
 import { NameForm } from './name-form';
+import { OrderProperties } from './order-properties';
+import { PackCheck } from './pack-check';
+import { recipeFor } from './recipe-for';
+import { SortingGuide } from './sorting-guide';
 
 /** One order, and what can be done with it as a whole. */
 @Component({
   selector: 'en-order-view',
-  imports: [DatePipe, MatButton, MatIcon, NameForm, OrderSheet, RouterLink],
+  imports: [
+    DatePipe,
+    HeadRecipeView,
+    MatButton,
+    MatIcon,
+    NameForm,
+    OrderProperties,
+    OrderSheet,
+    PackCheck,
+    RouterLink,
+    SortingGuide,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './order-view.html',
   styleUrl: './order-view.scss',
@@ -28,10 +44,16 @@ export class OrderView {
 
   /** From the address; without one, the order that the pack is in. */
   readonly id = input<string>();
+  /** Which of its sheets is open; from the route. */
+  readonly view = input<'cards' | 'rule' | 'sort' | 'check'>('cards');
 
   protected readonly loaded = computed(() => this.store.orders() !== undefined);
   protected readonly order = computed(() => this.store.find(this.id() ?? this.pack.pack().orderId));
   protected readonly inUse = computed(() => this.order()?.id === this.pack.pack().orderId);
+  protected readonly headRecipe = computed(() => {
+    const origin = this.order()?.origin;
+    return origin?.kind === 'rule' ? recipeFor(origin.rule) : undefined;
+  });
   protected readonly renaming = signal(false);
 
   protected async use(order: OrderRow): Promise<void> {

@@ -1,7 +1,7 @@
 import Joi from 'joi';
 import { Outcome, parseCard } from '@enumeron/core';
-import { check } from './schemas';
-import { nameProblem } from './rows';
+import { nameProblem, Origin } from './rows';
+import { check, originSchema } from './schemas';
 
 /** What a backup file holds; cards are written as in core's short names, times as ISO 8601. */
 export interface Backup {
@@ -13,6 +13,8 @@ export interface Backup {
     readonly name: string;
     readonly cards: string;
     readonly sample: boolean;
+    /** Cards, suits and ranks in it are numbers, as docs/words.md numbers them. */
+    readonly origin?: Origin;
     readonly made: string;
     readonly changed: string;
   }[];
@@ -70,7 +72,17 @@ const backupSchema = Joi.object({
   version: Joi.valid(1).required(),
   made: time,
   orders: Joi.array()
-    .items(Joi.object({ id: key, name, cards, sample: Joi.boolean().required(), made: time, changed: time }))
+    .items(
+      Joi.object({
+        id: key,
+        name,
+        cards,
+        sample: Joi.boolean().required(),
+        origin: originSchema,
+        made: time,
+        changed: time,
+      }),
+    )
     .unique('id')
     .max(5000)
     .required(),

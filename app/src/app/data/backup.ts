@@ -25,11 +25,12 @@ export class BackupService {
       format: 'enumeron-backup',
       version: 1,
       made: made.toISOString(),
-      orders: orders.map(({ id, name, cards, sample, made, changed }) => ({
+      orders: orders.map(({ id, name, cards, sample, origin, made, changed }) => ({
         id,
         name,
         cards: formatOrder(cards),
         sample,
+        ...(origin && { origin }),
         made: new Date(made).toISOString(),
         changed: new Date(changed).toISOString(),
       })),

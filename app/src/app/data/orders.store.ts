@@ -3,7 +3,7 @@ import { Card, Problem } from '@enumeron/core';
 import { liveQuery } from 'dexie';
 import { DATABASE } from './db';
 import { Journal, Write } from './journal';
-import { OrderRow, PackRow } from './rows';
+import { OrderRow, Origin, PackRow } from './rows';
 import { sampleOrders } from './sample';
 
 /** A stored row that is not an order; it is left as it is. */
@@ -43,16 +43,17 @@ export class OrdersStore {
   }
 
   /** Adds an order and gives its id. */
-  async add(name: string, cards: readonly Card[]): Promise<string> {
+  async add(name: string, cards: readonly Card[], origin?: Origin): Promise<string> {
     const at = Date.now();
-    const row: OrderRow = { id: newId(), name, cards, sample: false, made: at, changed: at };
+    const made = { id: newId(), name, cards, sample: false, made: at, changed: at };
+    const row: OrderRow = origin ? { ...made, origin } : made;
     await this.journal.commit(`new order ${name}`, [put(row)]);
     return row.id;
   }
 
   /** Another order with the same cards, as the user's own. */
   duplicate(order: OrderRow): Promise<string> {
-    return this.add(this.freeName(order.name), order.cards);
+    return this.add(this.freeName(order.name), order.cards, order.origin);
   }
 
   /** Renames an order, and the pack with it when the pack is in that order. */
@@ -75,7 +76,8 @@ export class OrdersStore {
       now: cards,
     };
     await this.journal.commit(`change ${order.name}`, [
-      put({ ...order, name, cards, changed: Date.now() }),
+      // Cards changed by hand are no longer what a rule or recipe made.
+      put({ ...order, origin: undefined, name, cards, changed: Date.now() }),
       ...(relaid ? [{ table: 'state', key: 'pack', after: relaid } as const] : []),
     ]);
   }

@@ -1,4 +1,9 @@
-import { Card } from '@enumeron/core';
+import { Card, Move, Rule } from '@enumeron/core';
+
+/** How an order was made, where it was not written by hand: enough to make it again. */
+export type Origin =
+  | { readonly kind: 'rule'; readonly rule: Rule }
+  | { readonly kind: 'recipe'; readonly base: readonly Card[]; readonly moves: readonly Move[] };
 
 /** A stored order, top card first. Samples belong to the demo world and are not edited in place. */
 export interface OrderRow {
@@ -6,6 +11,7 @@ export interface OrderRow {
   readonly name: string;
   readonly cards: readonly Card[];
   readonly sample: boolean;
+  readonly origin?: Origin;
   /** Milliseconds since 1970. */
   readonly made: number;
   readonly changed: number;

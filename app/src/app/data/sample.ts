@@ -1,5 +1,5 @@
 import { Card, parseOrder } from '@enumeron/core';
-import { OrderRow } from './rows';
+import { OrderRow, Origin } from './rows';
 
 /** The demo world: the orders of a weekly late set at the Salt Room. */
 const SAMPLES: readonly (readonly [id: string, name: string, cards: string])[] = [
@@ -26,12 +26,25 @@ const cardsOf = (text: string): readonly Card[] => {
   return outcome.order;
 };
 
+/** The rules that made two of them. */
+const origins = (): Readonly<Partial<Record<string, Origin>>> => ({
+  'sample-nine-five-wheel': {
+    kind: 'rule',
+    rule: { kind: 'rotating', first: cardsOf(SAMPLES[1][2])[0], step: 5, suits: [1, 3, 2, 0] },
+  },
+  'sample-twin-harbours': {
+    kind: 'rule',
+    rule: { kind: 'mirrored halves', half: cardsOf(SAMPLES[2][2]).slice(0, 26) },
+  },
+});
+
 /** The sample orders as rows, the demo order Tidemark first. */
 export const sampleOrders = (): OrderRow[] =>
   SAMPLES.map(([id, name, cards], index) => ({
     id,
     name,
     cards: cardsOf(cards),
+    origin: origins()[id],
     sample: true,
     made: index,
     changed: index,

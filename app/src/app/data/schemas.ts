@@ -34,11 +34,81 @@ const key = Joi.string()
 
 const time = Joi.number().integer().min(0).required();
 
+const suits = Joi.array()
+  .items(Joi.valid(0, 1, 2, 3))
+  .unique()
+  .length(4)
+  .required();
+const half = Joi.array().items(card).unique().length(26).required();
+const ruleSchema = Joi.alternatives().conditional('.kind', {
+  switch: [
+    {
+      is: 'rotating',
+      then: Joi.object({
+        kind: Joi.required(),
+        first: card.required(),
+        step: Joi.number().integer().min(1).max(12).required(),
+        suits,
+      }),
+    },
+    {
+      is: 'rank row',
+      then: Joi.object({
+        kind: Joi.required(),
+        ranks: Joi.array().items(Joi.number().integer().min(1).max(13)).unique().length(13).required(),
+        suits,
+      }),
+    },
+    { is: Joi.valid('mirrored halves', 'palindrome'), then: Joi.object({ kind: Joi.required(), half }) },
+    {
+      is: 'factory',
+      then: Joi.object({
+        kind: Joi.required(),
+        suits,
+        up: Joi.array().items(Joi.boolean()).length(4).required(),
+      }),
+    },
+  ],
+  otherwise: Joi.forbidden(),
+});
+
+const count = Joi.number().integer().min(0).max(120).required();
+const weaveKind = Joi.valid('in', 'out').required();
+const kindOf = (...kinds: string[]): Joi.Schema => Joi.valid(...kinds).required();
+const moveSchema = Joi.alternatives().try(
+  Joi.object({ kind: kindOf('cut', 'deal'), count }),
+  Joi.object({ kind: kindOf('weave', 'unweave'), weave: weaveKind, top: count.optional() }),
+  Joi.object({ kind: kindOf('weave packet', 'unweave packet'), weave: weaveKind, count }),
+  Joi.object({ kind: kindOf('reverse packet'), from: count, to: count }),
+  Joi.object({
+    kind: kindOf('move packet'),
+    from: count,
+    to: count,
+    after: count,
+    reversed: Joi.boolean().required(),
+  }),
+  Joi.object({
+    kind: kindOf('deal heaps', 'undeal heaps'),
+    heaps: count,
+    gather: Joi.array().items(count).unique().length(Joi.ref('heaps')).required(),
+  }),
+);
+
+export const originSchema = Joi.alternatives().try(
+  Joi.object({ kind: kindOf('rule'), rule: ruleSchema.required() }),
+  Joi.object({
+    kind: kindOf('recipe'),
+    base: cards.required(),
+    moves: Joi.array().items(moveSchema).max(200).required(),
+  }),
+);
+
 export const orderSchema = Joi.object<OrderRow>({
   id: key,
   name,
   cards: cards.required(),
   sample: Joi.boolean().required(),
+  origin: originSchema,
   made: time,
   changed: time,
 });

@@ -13,6 +13,7 @@ import { cards, describeMove } from '@enumeron/core';
 import { Boot } from '../data/boot';
 import { Journal } from '../data/journal';
 import { PackStore } from '../pack/pack.store';
+import { RailPreview } from '../pack/rail-preview';
 import { WantedStore } from '../pack/wanted.store';
 import { Notices } from '../shared/notices';
 import { Intent } from './ask/ask';
@@ -39,6 +40,7 @@ export class Shell {
   private readonly wanted = inject(WantedStore);
   private readonly journal = inject(Journal);
   protected readonly pack = inject(PackStore);
+  protected readonly preview = inject(RailPreview).preview;
   protected readonly rooms = ROOMS;
   private readonly askLine = viewChild<AskLine>('askLine');
 

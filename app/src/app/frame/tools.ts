@@ -14,6 +14,7 @@ import { Journal } from '../data/journal';
   styles: `
     :host {
       display: flex;
+      justify-content: flex-end;
     }
     @media (max-width: 699.98px) {
       .help,

@@ -54,6 +54,8 @@ export class EntryField {
   readonly active = input(false);
   /** Whether a pad stands on the screen, so that a phone's own keyboard is not wanted. */
   readonly pad = input(false);
+  /** Whether the field is emptied by each value, to take the next. */
+  readonly once = input(false);
   readonly picked = output<number | undefined>();
   readonly focused = output();
   readonly entered = output();
@@ -78,6 +80,10 @@ export class EntryField {
   protected type(text: string): void {
     this.typed.set(text);
     const { value } = this.read()(text.trim());
+    if (value !== undefined && this.once()) {
+      this.typed.set(undefined);
+      this.field().nativeElement.value = '';
+    }
     if (value !== undefined || text.trim() === '') this.picked.emit(value);
   }
 

@@ -42,6 +42,7 @@ test('what was seen turns the pack, also from a pack out of step', () => {
 test('moves, undo and rooms', () => {
   expect(ask('cut 12', turned).intent).toEqual({ do: 'move', move: { kind: 'cut', count: 12 } });
   expect(ask('deal 9', turned).intent).toEqual({ do: 'move', move: { kind: 'deal', count: 9 } });
+  expect(ask('out', turned).intent).toEqual({ do: 'move', move: { kind: 'weave', weave: 'out' } });
   expect(ask('undo', turned).intent).toEqual({ do: 'undo' });
   expect(ask('Reckon', turned).intent).toMatchObject({ do: 'go', room: { path: 'reckon' } });
 });

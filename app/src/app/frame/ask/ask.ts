@@ -68,6 +68,8 @@ export const WORDS: readonly Word[] = [
   { word: 'top', usage: 'top 9D', says: 'a card seen on top' },
   { word: 'cut', usage: 'cut 12', says: 'cards cut from top to bottom' },
   { word: 'deal', usage: 'deal 9', says: 'cards dealt singly and dropped back on top' },
+  { word: 'in', usage: 'in', says: 'a perfect weave, the top card second' },
+  { word: 'out', usage: 'out', says: 'a perfect weave, the top card staying on top' },
   { word: 'undo', usage: 'undo', says: 'take the last action back' },
   { word: 'redo', usage: 'redo', says: 'do it again' },
   { word: 'help', usage: 'help', says: 'what can be typed and pressed' },
@@ -166,6 +168,10 @@ const wordReply = (asked: Asked, word: string, rest: readonly string[]): Reply |
   const room = ROOMS.find(({ name }) => name.toLowerCase() === word);
   if (!known && !room) return undefined;
   if (rest.length > 0) return wrong(`Nothing goes after ${word}.`);
+  if (word === 'in' || word === 'out') {
+    const weave: Move = { kind: 'weave', weave: word };
+    return { intent: { do: 'move', move: weave }, says: describeMove(weave), completions: [] };
+  }
   if (room) return { intent: { do: 'go', room }, says: `Open ${room.name}`, completions: [] };
   const act = word as 'undo' | 'redo' | 'help';
   const says = { undo: 'Take the last action back', redo: 'Do it again', help: 'Show the help' }[act];

@@ -8,12 +8,15 @@ import {
   viewChild,
 } from '@angular/core';
 import { breaksIn, mod, seamOf } from '@enumeron/core';
-import { RailMarks } from '../../pack/marks';
+import { Marks, RailMarks } from '../../pack/marks';
 import { PackStore } from '../../pack/pack.store';
+import { RailPreview } from '../../pack/rail-preview';
 import { RovingGrid } from '../../shared/roving-grid';
 import { Viewport } from '../../shared/viewport';
 import { gapAt, Slot, slotsOf } from './slot';
 import { SlotMenu } from './slot-menu';
+
+const NO_MARKS: Marks = new Map();
 
 /** The pack as it is now, one slot a card, with the seam that cuts it. */
 @Component({
@@ -26,6 +29,7 @@ import { SlotMenu } from './slot-menu';
 export class Rail {
   protected readonly pack = inject(PackStore);
   private readonly marks = inject(RailMarks).marks;
+  protected readonly preview = inject(RailPreview).preview;
   protected readonly columns = inject(Viewport).railColumns;
 
   private readonly slotsBox = viewChild.required<ElementRef<HTMLElement>>('box');
@@ -45,12 +49,17 @@ export class Rail {
       ? this.pack.now()
       : this.pack.preview({ kind: 'cut', count: this.cutTo(seam, held) });
   });
-  protected readonly slots = computed(() =>
-    slotsOf(this.pack.home(), this.shown(), this.marks(), breaksIn(this.pack.home(), this.shown())),
+  protected readonly slots = computed(() => {
+    const preview = this.preview();
+    if (preview) return slotsOf(preview.home, preview.now, NO_MARKS, []);
+    return slotsOf(this.pack.home(), this.shown(), this.marks(), breaksIn(this.pack.home(), this.shown()));
+  });
+  protected readonly seam = computed(() =>
+    this.preview() ? undefined : seamOf(this.pack.home(), this.shown()),
   );
-  protected readonly seam = computed(() => seamOf(this.pack.home(), this.shown()));
 
   protected openMenu(slot: Slot): void {
+    if (this.preview()) return;
     this.asked.set(slot.place - 1);
     this.menu()?.open(slot);
   }

@@ -1,0 +1,24 @@
+import { ChangeDetectionStrategy, Component } from '@angular/core';
+import { RouterLink, RouterLinkActive } from '@angular/router';
+
+/** The ways to make an order. */
+@Component({
+  selector: 'en-new-tabs',
+  imports: [RouterLink, RouterLinkActive],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `<h2>New order</h2>
+    <nav class="tabs" aria-label="Ways to make an order">
+      @for (way of ways; track way.path) {
+        <a [routerLink]="way.path" routerLinkActive="here" [routerLinkActiveOptions]="{ exact: true }">{{
+          way.name
+        }}</a>
+      }
+    </nav>`,
+})
+export class NewTabs {
+  protected readonly ways = [
+    { path: '/arrange/new', name: 'Write or paste' },
+    { path: '/arrange/new/rule', name: 'By rule' },
+    { path: '/arrange/new/recipe', name: 'By recipe' },
+  ];
+}

@@ -1,0 +1,115 @@
+import { CdkDrag, CdkDragDrop, CdkDragHandle, CdkDropList, moveItemInArray } from '@angular/cdk/drag-drop';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  inject,
+  signal,
+} from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatFormField, MatLabel } from '@angular/material/form-field';
+import { MatIcon } from '@angular/material/icon';
+import { MatInput } from '@angular/material/input';
+import { arrangementBefore, Card, describeMove, Move, recipeSteps } from '@enumeron/core';
+import { Origin } from '../data/rows';
+import { OrdersStore } from '../data/orders.store';
+import { PackStore } from '../pack/pack.store';
+import { RailPreview } from '../pack/rail-preview';
+import { OrderSheet } from '../shared/order-sheet';
+import { Strip } from '../shared/strip';
+import { NewTabs } from './new-tabs';
+import { readMove } from './read-move';
+import { SaveOrder } from './save-order';
+
+/** An order made by moves from another one, or the order from which these moves make that one. */
+@Component({
+  selector: 'en-recipe-maker',
+  imports: [
+    CdkDrag,
+    CdkDragHandle,
+    CdkDropList,
+    MatButton,
+    MatFormField,
+    MatIcon,
+    MatInput,
+    MatLabel,
+    NewTabs,
+    OrderSheet,
+    SaveOrder,
+    Strip,
+  ],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './recipe-maker.html',
+  styleUrl: './recipe-maker.scss',
+})
+export class RecipeMaker {
+  protected readonly orders = inject(OrdersStore).orders;
+  private readonly pack = inject(PackStore);
+
+  protected readonly baseId = signal<string | undefined>(undefined);
+  protected readonly base = computed<readonly Card[]>(
+    () => this.orders()?.find(({ id }) => id === this.baseId())?.cards ?? this.pack.home(),
+  );
+  protected readonly moves = signal<readonly Move[]>([]);
+  /** Whether the base is what the moves should end in, and the order wanted is the one before them. */
+  protected readonly inverse = signal(false);
+  protected readonly written = signal('');
+  protected readonly reading = computed(() => readMove(this.written(), this.base().length));
+
+  /** The order with which the moves begin. */
+  protected readonly start = computed(() =>
+    this.inverse() ? (arrangementBefore(this.moves(), this.base()) ?? this.base()) : this.base(),
+  );
+  private readonly orderAfter = computed(() => recipeSteps({ base: this.start(), moves: this.moves() }));
+  protected readonly steps = computed(() =>
+    this.moves().map((move, index) => ({ says: describeMove(move), order: this.orderAfter()[index + 1] })),
+  );
+  /** After how many moves the rail shows the order; all of them until a step is chosen. */
+  protected readonly shown = signal<number | undefined>(undefined);
+  protected readonly order = computed(() =>
+    this.inverse() ? this.start() : this.orderAfter()[this.moves().length],
+  );
+  protected readonly origin = computed<Origin>(() => ({
+    kind: 'recipe',
+    base: this.start(),
+    moves: this.inverse() ? [] : this.moves(),
+  }));
+
+  constructor() {
+    const preview = inject(RailPreview);
+    effect(() => {
+      const step = Math.min(this.shown() ?? this.moves().length, this.moves().length);
+      const label = step === 0 ? 'Before the moves' : `After ${step} of ${this.moves().length} moves`;
+      preview.show({ home: this.start(), now: this.orderAfter()[step], label });
+    });
+    inject(DestroyRef).onDestroy(() => preview.show(undefined));
+  }
+
+  protected add(move: Move): void {
+    this.moves.update((moves) => [...moves, move]);
+    this.shown.set(undefined);
+  }
+
+  protected addWritten(): void {
+    const { move } = this.reading();
+    if (!move) return;
+    this.add(move);
+    this.written.set('');
+  }
+
+  protected remove(index: number): void {
+    this.moves.update((moves) => moves.filter((_, at) => at !== index));
+  }
+
+  protected drop({ previousIndex, currentIndex }: CdkDragDrop<unknown>): void {
+    this.shift(previousIndex, currentIndex);
+  }
+
+  protected shift(from: number, to: number): void {
+    const moves = [...this.moves()];
+    moveItemInArray(moves, from, to);
+    this.moves.set(moves);
+  }
+}

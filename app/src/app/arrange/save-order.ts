@@ -1,0 +1,58 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatFormField, MatLabel } from '@angular/material/form-field';
+import { MatInput } from '@angular/material/input';
+import { Router } from '@angular/router';
+import { Card } from '@enumeron/core';
+import { OrdersStore } from '../data/orders.store';
+import { nameProblem, Origin } from '../data/rows';
+
+/** Names an order that has been made and keeps it. */
+@Component({
+  selector: 'en-save-order',
+  imports: [MatButton, MatFormField, MatInput, MatLabel],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `<form (submit)="$event.preventDefault(); save()">
+    <mat-form-field subscriptSizing="dynamic">
+      <mat-label>Name</mat-label>
+      <input #field matInput autocomplete="off" [value]="name()" (input)="name.set(field.value)" />
+    </mat-form-field>
+    <button mat-flat-button type="submit" [disabled]="!order()">Save the order</button>
+    @if (problem(); as sentence) {
+      <p role="alert">{{ sentence }}</p>
+    }
+  </form>`,
+  styles: `
+    form {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 10px;
+      align-items: center;
+      margin: 16px 0;
+    }
+    p {
+      flex-basis: 100%;
+      margin: 0;
+      color: var(--red);
+    }
+  `,
+})
+export class SaveOrder {
+  private readonly store = inject(OrdersStore);
+  private readonly router = inject(Router);
+
+  readonly order = input<readonly Card[]>();
+  readonly origin = input.required<Origin>();
+
+  protected readonly name = signal('');
+  private readonly tried = signal(false);
+  protected readonly problem = computed(() => (this.tried() ? nameProblem(this.name()) : undefined));
+
+  protected async save(): Promise<void> {
+    this.tried.set(true);
+    const order = this.order();
+    if (this.problem() !== undefined || !order) return;
+    const id = await this.store.add(this.name().trim(), order, this.origin());
+    await this.router.navigate(['/arrange', id]);
+  }
+}

@@ -1,0 +1,86 @@
+import { expect, test, TIDEMARK } from './enumeron';
+
+test('an order by rule: givens, rail, sum for the head, saved with its rule', async ({ enumeron, page }) => {
+  await enumeron.open('/arrange/new/rule');
+  await expect(enumeron.slot(2)).toHaveAccessibleName(/place 2, ace of spades/);
+  await page.getByRole('textbox', { name: 'Step' }).fill('3');
+  await expect(enumeron.slot(2)).toHaveAccessibleName(/place 2, queen of spades/);
+  await page.getByRole('textbox', { name: 'Step' }).fill('13');
+  await expect(page.getByRole('alert')).toContainText('Choose a whole number from 1 to 12');
+  await page.getByRole('textbox', { name: 'Step' }).fill('3');
+  await page.getByRole('textbox', { name: 'Name' }).fill('Three-step');
+  await page.getByRole('button', { name: 'Save the order' }).click();
+  await expect(page.getByRole('heading', { name: 'Three-step' })).toBeVisible();
+  await page.getByRole('link', { name: 'Rule', exact: true }).click();
+  await expect(page.getByText('One worked out')).toBeVisible();
+  await expect(enumeron.status()).toContainText('Tidemark');
+});
+
+test('an order by recipe: moves added, put in another order by keys, and the inverse', async ({
+  enumeron,
+  page,
+}) => {
+  await enumeron.open('/arrange/new/recipe');
+  await page.getByRole('button', { name: 'Out weave' }).click();
+  const write = page.getByRole('textbox', { name: /Any move/ });
+  await write.fill('shuffle');
+  await expect(page.getByRole('alert')).toContainText('is no move');
+  await write.fill('cut 5');
+  await page.keyboard.press('Enter');
+  await expect(enumeron.slot(48)).toHaveAccessibleName(/place 48, ace of clubs/);
+  await page.getByRole('button', { name: 'Earlier' }).last().click();
+  await expect(enumeron.slot(1)).toHaveAccessibleName(/place 1, four of clubs/);
+  await page.getByRole('button', { name: /The base/ }).click();
+  await expect(enumeron.slot(1)).toHaveAccessibleName(/place 1, ace of clubs/);
+  await page.getByRole('checkbox').check();
+  await expect(page.getByRole('heading', { name: 'The arrangement before these moves' })).toBeVisible();
+  await page.getByRole('button', { name: /^2\./ }).click();
+  await expect(enumeron.slot(1)).toHaveAccessibleName(/place 1, ace of clubs/);
+  await expect(enumeron.slot(52)).toHaveAccessibleName(/place 52, king of diamonds/);
+});
+
+test('what an order can do, with its proof, and how shuffled it looks', async ({ enumeron, page }) => {
+  await enumeron.open('/arrange/sample-nine-five-wheel');
+  const composed = page.getByRole('button', {
+    name: /holds: rank then suit of the next two names the card 12/,
+  });
+  await expect(composed).toContainText('52 of 52');
+  await composed.click();
+  await expect(page.getByRole('list', { name: /Proof: rank then suit/ }).getByRole('listitem')).toHaveCount(
+    52,
+  );
+  await expect(page.getByText('of 100', { exact: true }).first()).toBeVisible();
+  await expect(page.locator('en-order-properties dd').first()).toContainText(/^\d+ of 100$/);
+});
+
+test('the sorting guide tells each card its heap, and knows the second deal', async ({ enumeron, page }) => {
+  await enumeron.open('/arrange/sample-tidemark/sort');
+  const now = page.getByRole('region', { name: 'The card turned and its heap' });
+  const field = page.getByRole('textbox', { name: 'or type it' });
+  await field.fill('7D');
+  await expect(now).toContainText('heap 4');
+  await expect(field).toHaveValue('');
+  for (const name of TIDEMARK.filter((each) => each !== '7D')) await field.pressSequentially(name);
+  await expect(page.getByText('52 of 52')).toBeVisible();
+  await page.getByRole('button', { name: 'Deal 2' }).click();
+  await expect(now).toContainText('ace of clubs');
+  await expect(now).toContainText('heap 1');
+  await page.getByRole('heading', { name: 'Tidemark' }).click();
+  for (let step = 0; step < 51; step++) await page.keyboard.press('Space');
+  await expect(page.getByText('51 of 52')).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(now).toContainText('the pack is in order');
+});
+
+test('a pack is checked card by card', async ({ enumeron, page }) => {
+  await enumeron.open('/arrange/sample-tidemark/check');
+  const verdict = page.getByRole('region', { name: 'Verdict' });
+  const field = page.getByRole('textbox', { name: 'or type it' });
+  const told = [...TIDEMARK.slice(3), ...TIDEMARK.slice(0, 3)];
+  for (const name of told) await field.pressSequentially(name);
+  await expect(verdict).toContainText('The pack is in order, turned by 3.');
+  await page.getByRole('button', { name: 'Back one card' }).click();
+  await field.pressSequentially('AC');
+  await expect(verdict).toContainText(/There twice: .*ace of clubs/);
+  await expect(verdict).toContainText(/Missing: .*king of hearts/);
+});
