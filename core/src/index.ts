@@ -36,6 +36,7 @@ export {
   formatOrder,
   type OrderProblem,
   parseOrder,
+  parsePart,
   readEntries,
 } from './deck/orderText';
 export { type Outcome, type Problem, sayProblem } from './deck/problem';
@@ -103,3 +104,8 @@ export {
 } from './arrange/spread';
 export { type HeadRecipe, rankRowRecipe, rotatingRecipe, stackNumberByRule } from './arrange/stackNumber';
 export { checkPack, type PackCheck } from './arrange/check';
+export { type Bank, type BankPosition, countingRun, fillSlots, freeSlots, layBank } from './arrange/bank';
+export { type Conditions, faults, randomOrder } from './arrange/randomOrder';
+export { lineAndColumn, makeOrderJson, type OrderFile, parseOrderJson } from './formats/orderJson';
+export { layOut, ORDER_LAYOUTS, type OrderLayout } from './formats/orderLayouts';
+export { makeStripSvg } from './formats/stripSvg';

@@ -53,6 +53,44 @@ test('arrange, a new order with its problems', async ({ enumeron, page }) => {
   await shoot(enumeron, 'arrange-new');
 });
 
+test('arrange, by rule', async ({ enumeron }) => {
+  await enumeron.open('/arrange/new/rule');
+  await shoot(enumeron, 'arrange-rule');
+});
+
+test('arrange, by recipe', async ({ enumeron, page }) => {
+  await enumeron.open('/arrange/new/recipe');
+  await page.getByRole('button', { name: 'Out weave' }).click();
+  await page.getByRole('button', { name: 'In weave' }).click();
+  await page.getByRole('textbox', { name: /Any move/ }).fill('cut 12');
+  await page.keyboard.press('Enter');
+  await shoot(enumeron, 'arrange-recipe');
+});
+
+test('arrange, a bank', async ({ enumeron }) => {
+  await enumeron.open('/arrange/new/bank');
+  await shoot(enumeron, 'arrange-bank');
+});
+
+test('arrange, sorting guide', async ({ enumeron, page }) => {
+  await enumeron.open('/arrange/sample-tidemark/sort');
+  await page.getByRole('textbox', { name: 'or type it' }).pressSequentially('7D');
+  await shoot(enumeron, 'arrange-sorting');
+});
+
+test('arrange, check of the pack', async ({ enumeron, page }) => {
+  await enumeron.open('/arrange/sample-tidemark/check');
+  for (const name of ['9D', 'QC', '4C', 'AS', 'JH'])
+    await page.getByRole('textbox', { name: 'or type it' }).pressSequentially(name);
+  await shoot(enumeron, 'arrange-check');
+});
+
+test('arrange, crib', async ({ enumeron, page }) => {
+  await page.setViewportSize({ width: 1280, height: 1060 });
+  await enumeron.open('/arrange/sample-tidemark/crib');
+  await shoot(enumeron, 'arrange-crib');
+});
+
 test('settings', async ({ enumeron }) => {
   await enumeron.open('/settings');
   await shoot(enumeron, 'settings');

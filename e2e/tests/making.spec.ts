@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises';
 import { expect, test, TIDEMARK } from './enumeron';
 
 test('an order by rule: givens, rail, sum for the head, saved with its rule', async ({ enumeron, page }) => {
@@ -83,4 +84,61 @@ test('a pack is checked card by card', async ({ enumeron, page }) => {
   await field.pressSequentially('AC');
   await expect(verdict).toContainText(/There twice: .*ace of clubs/);
   await expect(verdict).toContainText(/Missing: .*king of hearts/);
+});
+
+test('a bank between indifferent cards, laid behind twenty', async ({ enumeron, page }) => {
+  await enumeron.open('/arrange/new/bank');
+  await page.getByRole('button', { name: 'Next two ranks give the count' }).click();
+  await expect(enumeron.slot(21)).toHaveAccessibleName(/ten of hearts/);
+  await page.getByRole('textbox', { name: 'Cards on top of it' }).fill('50');
+  await expect(page.getByRole('alert')).toContainText('would reach from 51 to 58');
+  await page.getByRole('textbox', { name: 'Cards on top of it' }).fill('20');
+  await page.getByRole('textbox', { name: 'Name' }).fill('Breakwater');
+  await page.getByRole('button', { name: 'Save the order' }).click();
+  await expect(page.getByRole('link', { name: /Breakwater bank at 21/ })).toBeVisible();
+});
+
+test('an order at random keeps its conditions and comes again for its seed', async ({ enumeron, page }) => {
+  await enumeron.open('/arrange/new/random');
+  const sheet = page.getByRole('list', { name: 'The order at random' });
+  const first = await sheet.textContent();
+  await page.getByRole('button', { name: 'Another' }).click();
+  await expect(sheet).not.toHaveText(first ?? '');
+  await page.getByRole('textbox', { name: 'Seed' }).fill('1');
+  await expect(sheet).toHaveText(first ?? '');
+  await page.getByRole('textbox', { name: 'Seed' }).fill('one');
+  await expect(page.getByRole('alert')).toContainText('no whole number');
+});
+
+test('an order goes out as a file and comes in again', async ({ enumeron, page }) => {
+  await enumeron.open('/arrange/sample-twin-harbours');
+  for (const kind of ['JSON', 'CSV, one row a card', 'Text: card characters']) {
+    await page.getByRole('link', { name: /Twin harbours/ }).click();
+    await page.getByRole('button', { name: 'Save as a file' }).click();
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('menuitem', { name: kind }).click(),
+    ]);
+    const buffer = await readFile(await download.path());
+    await page.getByRole('link', { name: 'New order' }).click();
+    const name = download.suggestedFilename();
+    await page
+      .getByLabel('Open a file with an order')
+      .setInputFiles({ name, mimeType: 'text/plain', buffer });
+    await expect(page.getByText('52 cards, each of them once.')).toBeVisible();
+    await page.getByRole('button', { name: 'Leave without saving' }).click();
+  }
+});
+
+test('a part of a pack is kept as it is once that is said, and reckoned with', async ({ enumeron, page }) => {
+  await enumeron.open('/arrange/new');
+  await page.getByRole('textbox', { name: 'Name' }).fill('Short pack');
+  await page.getByRole('textbox', { name: 'Cards' }).fill(TIDEMARK.slice(0, 20).join(' '));
+  await expect(page.locator('.problems')).toContainText('32 cards are missing');
+  await page.getByRole('checkbox', { name: /A part of a pack/ }).check();
+  await page.getByRole('button', { name: 'Save the order' }).click();
+  await page.getByRole('button', { name: 'Use this order' }).click();
+  await expect(enumeron.status()).toContainText('20 cards');
+  await enumeron.ask('7D 1');
+  await expect(enumeron.answer()).toContainText('Move 1 card from bottom to top');
 });

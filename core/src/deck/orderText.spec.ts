@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import stacks from '../../test/vectors/stacks.json';
 import { formatCard, showCard } from './notation';
 import { cardAt, missingCards, numberOrder, placeOf } from './order';
-import { formatOrder, OrderProblem, parseOrder } from './orderText';
+import { formatOrder, OrderProblem, parseOrder, parsePart } from './orderText';
 import { sayProblem } from './problem';
 
 const anyOrder = fc.shuffledSubarray([...numberOrder()], { minLength: 52 });
@@ -85,6 +85,15 @@ test('removing or doubling any card of any order is always seen', () => {
       expect(missingCards(changed)).toEqual([order[to]]);
     }),
   );
+});
+
+test('a part of a pack is an order too, but not with a card twice or one that cannot be read', () => {
+  fc.assert(
+    fc.property(fc.shuffledSubarray([...numberOrder()], { minLength: 1 }), (order) => {
+      expect(parsePart(formatOrder(order))).toEqual({ ok: true, order });
+    }),
+  );
+  expect(['', 'AC AC', 'AC 11H'].map((text) => parsePart(text).ok)).toEqual([false, false, false]);
 });
 
 test('place and card look each other up', () => {

@@ -134,5 +134,18 @@ export const parseOrder = (text: string): Outcome<{ order: Order }, OrderProblem
     : { ok: true, order: entries.map(({ card }) => card as Card) };
 };
 
+/**
+ * Reads an order of any part of a pack: like `parseOrder`, but cards may be missing.
+ *
+ * @returns the order, or what is unreadable, doubled or too much.
+ */
+export const parsePart = (text: string): Outcome<{ order: Order }, OrderProblem> => {
+  const entries = readEntries(text);
+  const problems = checkEntries(entries).filter(({ kind }) => kind !== 'missing');
+  return problems.length > 0
+    ? { ok: false, problems }
+    : { ok: true, order: entries.map(({ card }) => card as Card) };
+};
+
 /** An order as short names with blanks between them, top card first; `parseOrder` reads it back. */
 export const formatOrder = (order: Order): string => order.map(formatCard).join(' ');

@@ -2,12 +2,13 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatIcon } from '@angular/material/icon';
 import { NavigationEnd, Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
-import { cards, sayProblem } from '@enumeron/core';
+import { Card, freeSlots, sayProblem } from '@enumeron/core';
 import { filter, map, startWith } from 'rxjs';
 import { OrderRow } from '../data/rows';
 import { OrdersStore } from '../data/orders.store';
 import { PackStore } from '../pack/pack.store';
 import { Strip } from '../shared/strip';
+import { originWords } from './origin-words';
 
 /** The orders that the user has, and the one that is looked at or written. */
 @Component({
@@ -36,10 +37,15 @@ export class ArrangeRoom {
   protected readonly inUse = computed(() => this.pack.pack().orderId);
 
   protected note(order: OrderRow): string {
-    return [
-      order.sample ? 'sample' : 'own',
-      ...(order.id === this.inUse() ? ['in use'] : []),
-      cards(order.cards.length),
-    ].join(' · ');
+    const made = order.origin ? originWords(order.origin) : order.sample ? 'sample' : 'own';
+    const use = order.id === this.inUse() ? ['in use'] : [];
+    return [...(order.sample && order.origin ? ['sample'] : []), made, ...use, order.cards.length].join(
+      ' · ',
+    );
+  }
+
+  /** Indifferent cards are pale in a bank's strip. */
+  protected signature({ cards, origin }: OrderRow): readonly (Card | undefined)[] {
+    return origin?.kind === 'bank' ? freeSlots(origin.bank, cards.length) : cards;
   }
 }

@@ -21,10 +21,19 @@ export const ARRANGE_ROUTES: Routes = [
         path: 'new/recipe',
         loadComponent: () => import('./recipe-maker').then((module) => module.RecipeMaker),
       },
+      {
+        path: 'new/bank',
+        loadComponent: () => import('./bank-maker').then((module) => module.BankMaker),
+      },
+      {
+        path: 'new/random',
+        loadComponent: () => import('./random-maker').then((module) => module.RandomMaker),
+      },
       { path: ':id', component: OrderView, data: { view: 'cards' } },
       { path: ':id/rule', component: OrderView, data: { view: 'rule' } },
       { path: ':id/sort', component: OrderView, data: { view: 'sort' } },
       { path: ':id/check', component: OrderView, data: { view: 'check' } },
+      { path: ':id/crib', loadComponent: () => import('./crib').then((module) => module.Crib) },
       {
         path: ':id/edit',
         loadComponent: () => import('./order-editor').then((module) => module.OrderEditor),

@@ -20,5 +20,7 @@ export class NewTabs {
     { path: '/arrange/new', name: 'Write or paste' },
     { path: '/arrange/new/rule', name: 'By rule' },
     { path: '/arrange/new/recipe', name: 'By recipe' },
+    { path: '/arrange/new/bank', name: 'A bank' },
+    { path: '/arrange/new/random', name: 'At random' },
   ];
 }

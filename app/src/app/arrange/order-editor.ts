@@ -19,8 +19,10 @@ import {
   checkEntries,
   Entry,
   formatOrder,
+  missingCards,
   OrderProblem,
   parseOrder,
+  parsePart,
   Problem,
   readEntries,
   sayProblem,
@@ -28,6 +30,7 @@ import {
 } from '@enumeron/core';
 import { debounceTime, Subject } from 'rxjs';
 import { Drafts, TEXT_LIMIT } from '../data/drafts';
+import { readOrderFile } from '../data/order-files';
 import { nameProblem, OrderRow } from '../data/rows';
 import { OrdersStore } from '../data/orders.store';
 import { PackStore } from '../pack/pack.store';
@@ -78,6 +81,8 @@ export class OrderEditor {
 
   protected readonly name = signal('');
   protected readonly text = signal('');
+  /** Whether the cards that are missing are meant to be: the pack is a part of one. */
+  protected readonly part = signal(false);
   /** What was wrong with the file that was opened last. */
   protected readonly fileProblem = signal<string | undefined>(undefined);
   /** Whether saving has been tried: only then is an empty field a problem. */
@@ -104,7 +109,9 @@ export class OrderEditor {
           remedy: `Paste at most ${TEXT_LIMIT} characters.`,
         },
       ];
-    return this.text().trim() === '' && !this.tried() ? [] : gathered(checkEntries(this.entries()));
+    if (this.text().trim() === '' && !this.tried()) return [];
+    const problems = checkEntries(this.entries());
+    return gathered(this.part() ? problems.filter(({ kind }) => kind !== 'missing') : problems);
   });
   protected readonly nameProblem = computed(() =>
     this.name() === '' && !this.tried() ? undefined : nameProblem(this.name()),
@@ -142,10 +149,11 @@ export class OrderEditor {
     const file = input.files?.item(0);
     input.value = '';
     if (!file) return;
-    const outcome = await readTextFile(file, FILE_LIMIT, 'an order');
+    const read = await readTextFile(file, FILE_LIMIT, 'an order');
+    const outcome = read.ok ? await readOrderFile(read.text) : read;
     this.fileProblem.set(outcome.ok ? undefined : sayProblem(outcome.problems[0]));
     if (!outcome.ok) return;
-    const name = this.name() === '' ? { name: file.name.replace(/\.[^.]*$/, '') } : {};
+    const name = this.name() === '' ? { name: outcome.name ?? file.name.replace(/\.[^.]*$/, '') } : {};
     this.write({ ...name, text: outcome.text });
   }
 
@@ -161,7 +169,7 @@ export class OrderEditor {
 
   protected async save(): Promise<void> {
     this.tried.set(true);
-    const outcome = parseOrder(this.text());
+    const outcome = (this.part() ? parsePart : parseOrder)(this.text());
     if (this.nameProblem() !== undefined || !outcome.ok || this.problems().length > 0) {
       void this.notices.show('Not saved yet: see what is wrong beside the field.');
       return;
@@ -181,6 +189,7 @@ export class OrderEditor {
   private async load(id: string): Promise<void> {
     const draft = await this.drafts.find(id);
     const source = this.source();
+    this.part.set(source !== undefined && missingCards(source.cards).length > 0);
     this.name.set(draft?.name ?? (this.old() ? (source?.name ?? '') : ''));
     this.text.set(draft?.text ?? (source ? formatOrder(source.cards) : ''));
   }

@@ -1,30 +1,26 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { MatButton } from '@angular/material/button';
-import { MatIcon } from '@angular/material/icon';
-import { Router, RouterLink } from '@angular/router';
-import { Journal } from '../data/journal';
-import { OrderRow } from '../data/rows';
+import { RouterLink } from '@angular/router';
 import { OrdersStore } from '../data/orders.store';
+import { OrderRow } from '../data/rows';
 import { PackStore } from '../pack/pack.store';
-import { Notices } from '../shared/notices';
 import { OrderSheet } from '../shared/order-sheet';
 import { HeadRecipeView } from './head-recipe';
 import { NameForm } from './name-form';
+import { OrderActions } from './order-actions';
 import { OrderProperties } from './order-properties';
 import { PackCheck } from './pack-check';
 import { recipeFor } from './recipe-for';
 import { SortingGuide } from './sorting-guide';
 
-/** One order, and what can be done with it as a whole. */
+/** One order: its cards, how it was made, how to put a pack into it and whether a pack is in it. */
 @Component({
   selector: 'en-order-view',
   imports: [
     DatePipe,
     HeadRecipeView,
-    MatButton,
-    MatIcon,
     NameForm,
+    OrderActions,
     OrderProperties,
     OrderSheet,
     PackCheck,
@@ -36,11 +32,8 @@ import { SortingGuide } from './sorting-guide';
   styleUrl: './order-view.scss',
 })
 export class OrderView {
-  private readonly router = inject(Router);
   private readonly store = inject(OrdersStore);
   private readonly pack = inject(PackStore);
-  private readonly journal = inject(Journal);
-  private readonly notices = inject(Notices);
 
   /** From the address; without one, the order that the pack is in. */
   readonly id = input<string>();
@@ -56,24 +49,8 @@ export class OrderView {
   });
   protected readonly renaming = signal(false);
 
-  protected async use(order: OrderRow): Promise<void> {
-    await this.pack.use(order);
-    void this.notices.offerUndo(`The pack is in ${order.name} now.`, () => this.journal.undo());
-  }
-
   protected async rename(order: OrderRow, name: string): Promise<void> {
     this.renaming.set(false);
     if (name !== order.name) await this.store.rename(order, name);
-  }
-
-  protected async duplicate(order: OrderRow): Promise<void> {
-    const id = await this.store.duplicate(order);
-    await this.router.navigate(['/arrange', id]);
-  }
-
-  protected async remove(order: OrderRow): Promise<void> {
-    await this.store.remove(order);
-    await this.router.navigate(['/arrange']);
-    void this.notices.offerUndo(`${order.name} is deleted.`, () => this.journal.undo());
   }
 }

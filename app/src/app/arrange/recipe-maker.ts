@@ -1,13 +1,5 @@
 import { CdkDrag, CdkDragDrop, CdkDragHandle, CdkDropList, moveItemInArray } from '@angular/cdk/drag-drop';
-import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  DestroyRef,
-  effect,
-  inject,
-  signal,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatFormField, MatLabel } from '@angular/material/form-field';
 import { MatIcon } from '@angular/material/icon';
@@ -16,7 +8,7 @@ import { arrangementBefore, Card, describeMove, Move, recipeSteps } from '@enume
 import { Origin } from '../data/rows';
 import { OrdersStore } from '../data/orders.store';
 import { PackStore } from '../pack/pack.store';
-import { RailPreview } from '../pack/rail-preview';
+import { previewOnRail } from '../pack/rail-preview';
 import { OrderSheet } from '../shared/order-sheet';
 import { Strip } from '../shared/strip';
 import { NewTabs } from './new-tabs';
@@ -78,13 +70,11 @@ export class RecipeMaker {
   }));
 
   constructor() {
-    const preview = inject(RailPreview);
-    effect(() => {
+    previewOnRail(() => {
       const step = Math.min(this.shown() ?? this.moves().length, this.moves().length);
       const label = step === 0 ? 'Before the moves' : `After ${step} of ${this.moves().length} moves`;
-      preview.show({ home: this.start(), now: this.orderAfter()[step], label });
+      return { home: this.start(), now: this.orderAfter()[step], label };
     });
-    inject(DestroyRef).onDestroy(() => preview.show(undefined));
   }
 
   protected add(move: Move): void {

@@ -1,12 +1,4 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  DestroyRef,
-  effect,
-  inject,
-  signal,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { MatFormField, MatHint, MatLabel } from '@angular/material/form-field';
@@ -26,7 +18,7 @@ import {
   shuffled,
 } from '@enumeron/core';
 import { Origin } from '../data/rows';
-import { RailPreview } from '../pack/rail-preview';
+import { previewOnRail } from '../pack/rail-preview';
 import { OrderSheet } from '../shared/order-sheet';
 import { HeadRecipeView } from './head-recipe';
 import { NewTabs } from './new-tabs';
@@ -130,12 +122,10 @@ export class RuleMaker {
   protected readonly recipe = computed(() => (this.order() ? recipeFor(this.rule()) : undefined));
 
   constructor() {
-    const preview = inject(RailPreview);
-    effect(() => {
+    previewOnRail(() => {
       const order = this.order();
-      preview.show(order && { home: order, now: order, label: 'The order by this rule' });
+      return order && { home: order, now: order, label: 'The order by this rule' };
     });
-    inject(DestroyRef).onDestroy(() => preview.show(undefined));
   }
 
   protected anotherHalf(): void {

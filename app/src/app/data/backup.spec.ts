@@ -6,10 +6,29 @@ import { BackupService, backupName } from './backup';
 import { Boot } from './boot';
 import { Database } from './db';
 import { Journal } from './journal';
+import { Origin } from './rows';
 import { sampleOrders } from './sample';
 
 const MADE = new Date('2026-11-25T20:15:00Z');
 const [tidemark] = sampleOrders();
+
+/** One of each way to make an order. */
+const ORIGINS: readonly Origin[] = [
+  { kind: 'rule', rule: { kind: 'rotating', first: 21, step: 5, suits: [1, 3, 2, 0] } },
+  { kind: 'rule', rule: { kind: 'factory', suits: [0, 1, 2, 3], up: [true, true, false, false] } },
+  { kind: 'bank', bank: { cards: [3, 4], places: [21, 22] } },
+  { kind: 'random', seed: 7, conditions: { ranksApart: true, suitsApart: false, colourRun: 3 } },
+  {
+    kind: 'recipe',
+    base: tidemark.cards,
+    moves: [
+      { kind: 'cut', count: 3 },
+      { kind: 'weave', weave: 'in', top: 20 },
+      { kind: 'deal heaps', heaps: 2, gather: [2, 1] },
+      { kind: 'move packet', from: 2, to: 4, after: 9, reversed: true },
+    ],
+  },
+];
 
 let db: Database;
 let backup: BackupService;
@@ -43,6 +62,8 @@ test('what is backed up comes back after everything was erased, and that can be 
     made: 5,
     changed: 6,
   });
+  for (const [index, origin] of ORIGINS.entries())
+    await db.orders.put({ ...tidemark, id: `made-${index.toString()}`, name: 'Made', sample: false, origin });
   const before = await everything();
   const text = await backup.make(MADE);
 
@@ -92,6 +113,9 @@ test('a wrong backup changes nothing and says what is wrong, where', async () =>
   expect(await problemsOf(withOrder({ name: 'x'.repeat(61) }))).toContain('at most 60');
   expect(await problemsOf(withOrder({ made: 'yesterday' }))).toContain('not a time');
   expect(await problemsOf(withOrder({ extra: 1 }))).toContain('extra');
+  expect(
+    await problemsOf(withOrder({ origin: { kind: 'recipe', base: [1], moves: [{ kind: 'run' }] } })),
+  ).toContain('origin');
   expect(
     await problemsOf(
       JSON.stringify({ ...good, pack: { orderId: 'a', name: 'A', home: 'AC 2C', now: 'AC 3C' } }),

@@ -1,8 +1,10 @@
-import { Card, Move, Rule } from '@enumeron/core';
+import { Bank, Card, Conditions, Move, Rule } from '@enumeron/core';
 
 /** How an order was made, where it was not written by hand: enough to make it again. */
 export type Origin =
   | { readonly kind: 'rule'; readonly rule: Rule }
+  | { readonly kind: 'bank'; readonly bank: Bank }
+  | { readonly kind: 'random'; readonly seed: number; readonly conditions: Conditions }
   | { readonly kind: 'recipe'; readonly base: readonly Card[]; readonly moves: readonly Move[] };
 
 /** A stored order, top card first. Samples belong to the demo world and are not edited in place. */

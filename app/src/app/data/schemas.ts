@@ -97,6 +97,22 @@ const moveSchema = Joi.alternatives().try(
 export const originSchema = Joi.alternatives().try(
   Joi.object({ kind: kindOf('rule'), rule: ruleSchema.required() }),
   Joi.object({
+    kind: kindOf('bank'),
+    bank: Joi.object({
+      cards: cards.required(),
+      places: Joi.array().items(count).unique().length(Joi.ref('cards.length')).required(),
+    }).required(),
+  }),
+  Joi.object({
+    kind: kindOf('random'),
+    seed: Joi.number().integer().required(),
+    conditions: Joi.object({
+      ranksApart: Joi.boolean().required(),
+      suitsApart: Joi.boolean().required(),
+      colourRun: Joi.number().integer().min(1).max(60),
+    }).required(),
+  }),
+  Joi.object({
     kind: kindOf('recipe'),
     base: cards.required(),
     moves: Joi.array().items(moveSchema).max(200).required(),

@@ -1,4 +1,4 @@
-import { Injectable, signal } from '@angular/core';
+import { DestroyRef, effect, inject, Injectable, signal } from '@angular/core';
 import { Card } from '@enumeron/core';
 
 /** An order that the rail shows in the pack's place while it is being made, and what it is. */
@@ -18,3 +18,14 @@ export class RailPreview {
     this.shown.set(preview);
   }
 }
+
+/**
+ * Shows what a component makes on the rail for as long as it is there. Call it in the component's constructor.
+ *
+ * @param made what to show, or undefined for the pack itself; read again whenever a signal in it changes.
+ */
+export const previewOnRail = (made: () => Preview | undefined): void => {
+  const rail = inject(RailPreview);
+  effect(() => rail.show(made()));
+  inject(DestroyRef).onDestroy(() => rail.show(undefined));
+};

@@ -1,4 +1,3 @@
-import { DOCUMENT } from '@angular/common';
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
@@ -10,6 +9,7 @@ import { Boot } from '../data/boot';
 import { Journal } from '../data/journal';
 import { OrdersStore } from '../data/orders.store';
 import { SettingsStore } from '../data/settings.store';
+import { download } from '../shared/download';
 import { Notices } from '../shared/notices';
 import { readTextFile } from '../shared/read-file';
 
@@ -31,7 +31,6 @@ export class SettingsRoom {
   private readonly journal = inject(Journal);
   private readonly boot = inject(Boot);
   private readonly notices = inject(Notices);
-  private readonly document = inject(DOCUMENT);
 
   protected readonly settings = this.store.settings;
   protected readonly problems = signal<readonly Problem[]>([]);
@@ -42,12 +41,8 @@ export class SettingsRoom {
 
   protected async save(): Promise<void> {
     const now = new Date();
-    const link = this.document.createElement('a');
-    link.href = URL.createObjectURL(new Blob([await this.backup.make(now)], { type: 'application/json' }));
-    link.download = backupName(now);
-    link.click();
-    URL.revokeObjectURL(link.href);
-    void this.notices.show(`Saved as ${link.download}`);
+    download(await this.backup.make(now), backupName(now), 'application/json');
+    void this.notices.show(`Saved as ${backupName(now)}`);
   }
 
   protected async restore(input: HTMLInputElement): Promise<void> {

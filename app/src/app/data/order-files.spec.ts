@@ -1,0 +1,46 @@
+import fc from 'fast-check';
+import { numberOrder, Order, parseOrder, seededRng, shuffled } from '@enumeron/core';
+import { fileNameFor, ORDER_FILES, OrderFileKind, readOrderFile } from './order-files';
+
+const kind = (ending: string): OrderFileKind =>
+  ORDER_FILES.find((each) => each.ending === ending) as OrderFileKind;
+const anyOrder = fc.integer().map((seed): Order => shuffled(numberOrder(), seededRng(seed)));
+
+test('every kind of file but the picture is read back, with the name where it has one', async () => {
+  await fc.assert(
+    fc.asyncProperty(anyOrder, fc.string({ unit: 'grapheme-ascii', minLength: 1 }), async (order, name) => {
+      for (const each of ORDER_FILES.filter(({ ending }) => ending !== 'svg')) {
+        const outcome = await readOrderFile(await each.make(name, order));
+        if (!outcome.ok) throw new Error(`${each.name}: ${outcome.problems[0].what}`);
+        expect(parseOrder(outcome.text)).toEqual({ ok: true, order });
+        if (each.ending === 'json') expect(outcome.name).toBe(name);
+      }
+    }),
+    { numRuns: 40 },
+  );
+});
+
+test('a name that a spreadsheet would run is made harmless, and comes back as it was', async () => {
+  for (const name of ['=1+1', '+SUM(A1)', '-2', '@cmd', '=HYPERLINK("x","y")']) {
+    const csv = await kind('csv').make(name, numberOrder());
+    expect(csv).not.toMatch(/(^|,|")[=+@-]/m);
+    const outcome = await readOrderFile(csv);
+    expect(outcome.ok && outcome.name).toBe(name);
+  }
+});
+
+test('broken files say where', async () => {
+  const said = async (text: string): Promise<string> => {
+    const outcome = await readOrderFile(text);
+    return outcome.ok ? '' : outcome.problems.map(({ where, what }) => `${where ?? ''}: ${what}`).join();
+  };
+  expect(await said('place,card\n1,AC\n2,3H,surplus')).toContain('Line 3: The table is broken');
+  expect(await said('{"format": ')).toContain('not JSON');
+  expect(await said('{"format": "other"}')).toContain('no order of Enumeron');
+});
+
+test('file names keep letters and digits', () => {
+  expect(fileNameFor('Nine-five wheel', kind('csv'))).toBe('nine-five-wheel.csv');
+  expect(fileNameFor('../../<x>', kind('json'))).toBe('x.json');
+  expect(fileNameFor('♠', kind('svg'))).toBe('order.svg');
+});

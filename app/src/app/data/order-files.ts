@@ -1,0 +1,91 @@
+import {
+  layOut,
+  makeOrderJson,
+  makeStripSvg,
+  Order,
+  OrderLayout,
+  Outcome,
+  parseOrderJson,
+  placeOf,
+  showCard,
+} from '@enumeron/core';
+
+/** A way to write an order into a file. */
+export interface OrderFileKind {
+  readonly name: string;
+  readonly ending: string;
+  readonly type: string;
+  make(name: string, order: Order): string | Promise<string>;
+}
+
+const text = (name: string, layout: OrderLayout): OrderFileKind => ({
+  name,
+  ending: 'txt',
+  type: 'text/plain',
+  make: (_, order) => layOut(order, layout),
+});
+
+/** One row a card. A cell that a spreadsheet would run as a formula gets an apostrophe in front. */
+const makeCsv = async (name: string, order: Order): Promise<string> => {
+  const { default: papa } = await import('papaparse');
+  const rows = order.map((card) => ({ order: name, place: placeOf(order, card), card: showCard(card) }));
+  return `${papa.unparse(rows, { escapeFormulae: true, newline: '\r\n' })}\r\n`;
+};
+
+export const ORDER_FILES: readonly OrderFileKind[] = [
+  {
+    name: 'JSON',
+    ending: 'json',
+    type: 'application/json',
+    make: (name, order) => makeOrderJson({ name, order }),
+  },
+  { name: 'CSV, one row a card', ending: 'csv', type: 'text/csv', make: makeCsv },
+  text('Text: AC 10H', 'letters'),
+  text('Text: A♣ 10♥', 'symbols'),
+  text('Text: numbered lines', 'numbered lines'),
+  text('Text: card characters', 'card characters'),
+  { name: 'Picture of the strip (SVG)', ending: 'svg', type: 'image/svg+xml', make: makeStripSvg },
+];
+
+/** What a file with an order gives to the editor: its text of cards, and its name where it has one. */
+export interface OrderText {
+  readonly name?: string;
+  readonly text: string;
+}
+
+/** Takes the cards out of a table with a column `card`; other tables are read as plain text. */
+const readCsv = async (content: string): Promise<Outcome<OrderText>> => {
+  const { default: papa } = await import('papaparse');
+  const { data, errors } = papa.parse<Partial<Record<string, string>>>(content.trim(), { header: true });
+  if (errors.length > 0) {
+    const [{ row, message }] = errors;
+    const where = row === undefined ? undefined : `Line ${(row + 2).toString()}`;
+    return {
+      ok: false,
+      problems: [{ where, what: `The table is broken: ${message}.`, remedy: 'Mend that line.' }],
+    };
+  }
+  const name = data.at(0)?.['order']?.replace(/^'(?=[=+\-@\t\r])/, '');
+  return { ok: true, name, text: data.map((row) => row['card'] ?? '').join('\n') };
+};
+
+/** Reads an order's file by what it holds: JSON, a table, or plain text. */
+export const readOrderFile = async (content: string): Promise<Outcome<OrderText>> => {
+  if (content.trimStart().startsWith('{')) {
+    const outcome = parseOrderJson(content);
+    return outcome.ok
+      ? { ok: true, name: outcome.name, text: layOut(outcome.order, 'letters').trim() }
+      : outcome;
+  }
+  const [header] = content.trimStart().split(/\r?\n/, 1);
+  return header.toLowerCase().split(',').includes('card') ? readCsv(content) : { ok: true, text: content };
+};
+
+/** A file name from an order's name: letters, digits and hyphens. */
+export const fileNameFor = (name: string, { ending }: OrderFileKind): string => {
+  const plain = name
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, '-')
+    .replace(/^-|-$/g, '');
+  return `${plain || 'order'}.${ending}`;
+};
