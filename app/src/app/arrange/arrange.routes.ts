@@ -1,11 +1,14 @@
 import { Routes } from '@angular/router';
 import { ArrangeRoom } from './arrange-room';
+import { COUNT_SPREADS } from '../workers/spread';
+import { countSpreadsInWorker } from '../workers/spread.in-worker';
 import { OrderView } from './order-view';
 
 export const ARRANGE_ROUTES: Routes = [
   {
     path: '',
     component: ArrangeRoom,
+    providers: [{ provide: COUNT_SPREADS, useValue: countSpreadsInWorker }],
     children: [
       { path: '', pathMatch: 'full', component: OrderView, data: { view: 'cards' } },
       {

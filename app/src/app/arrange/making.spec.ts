@@ -1,0 +1,240 @@
+import { TestBed } from '@angular/core/testing';
+import { Router } from '@angular/router';
+import {
+  numberOrder,
+  orderByRecipe,
+  parseOrder,
+  placeOf,
+  properties,
+  seededRng,
+  spreadCounter,
+} from '@enumeron/core';
+import { of } from 'rxjs';
+import { freshApp, until } from '../../testing/fresh';
+import { render, Rendered } from '../../testing/render';
+import { OrdersStore } from '../data/orders.store';
+import { OrderRow } from '../data/rows';
+import { sampleOrders } from '../data/sample';
+import { RailPreview } from '../pack/rail-preview';
+import { COUNT_SPREADS, CountSpreads } from '../workers/spread';
+import { BankMaker } from './bank-maker';
+import { OrderProperties } from './order-properties';
+import { originWords } from './origin-words';
+import { PackCheck } from './pack-check';
+import { RandomMaker } from './random-maker';
+import { RecipeMaker } from './recipe-maker';
+import { RuleMaker } from './rule-maker';
+import { SortingGuide } from './sorting-guide';
+
+/** The worker's computation, done here and at once. */
+const countHere: CountSpreads = (pack, packs, seed) => {
+  const counter = spreadCounter(pack, seededRng(seed));
+  counter.run(packs);
+  return of({ done: 1, counts: counter.read() });
+};
+
+const [tidemark, wheel] = sampleOrders();
+let orders: OrdersStore;
+
+beforeEach(async () => {
+  await freshApp([{ provide: COUNT_SPREADS, useValue: countHere }]);
+  orders = TestBed.inject(OrdersStore);
+  await until(() => orders.orders() !== undefined);
+  jest.spyOn(TestBed.inject(Router), 'navigate').mockResolvedValue(true);
+});
+
+/** What the rail shows, and the order that is stored when it is saved under a name. */
+const shown = (): readonly number[] | undefined => TestBed.inject(RailPreview).preview()?.now;
+const saved = async (rendered: Rendered<unknown>): Promise<OrderRow> => {
+  const before = orders.orders()?.length ?? 0;
+  await rendered.type('en-save-order input', 'Mine');
+  await rendered.click('Save the order');
+  await until(() => orders.orders()?.length === before + 1);
+  return orders.orders()?.find(({ name }) => name === 'Mine') as OrderRow;
+};
+
+describe('by rule', () => {
+  const choose = async (rendered: Rendered<RuleMaker>, kind: string): Promise<void> => rendered.click(kind);
+
+  test('every kind makes an order that is seen on the rail and stored with its rule', async () => {
+    for (const [name, kind] of [
+      ['Rotating', 'rotating'],
+      ['Rank row', 'rank row'],
+      ['Mirrored halves', 'mirrored halves'],
+      ['Palindrome', 'palindrome'],
+      ['Suit by suit', 'factory'],
+    ]) {
+      const rendered = await render(RuleMaker);
+      await choose(rendered, name);
+      const order = shown();
+      const row = await saved(rendered);
+      expect(row.cards).toEqual(order);
+      expect(row.origin).toMatchObject({ kind: 'rule', rule: { kind } });
+      expect([...row.cards].sort((a, b) => a - b)).toEqual(numberOrder());
+      rendered.fixture.destroy();
+      await orders.remove(row);
+      await until(() => orders.orders()?.length === 3);
+    }
+    expect(shown()).toBeUndefined();
+  });
+
+  test('a wrong given is told, nothing is shown, and saving is not offered', async () => {
+    const rendered = await render(RuleMaker);
+    await rendered.type('input', '9X');
+    expect(rendered.text()).toContain('The first card cannot be read.');
+    expect(shown()).toBeUndefined();
+    expect(rendered.button('Save the order').disabled).toBe(true);
+    await rendered.type('input', 'KS');
+    expect(shown()?.[0]).toBe(51);
+  });
+
+  test('another half at random is another order', async () => {
+    const rendered = await render(RuleMaker);
+    await choose(rendered, 'Palindrome');
+    const before = shown();
+    await rendered.click('Another half at random');
+    expect(shown()).not.toEqual(before);
+  });
+});
+
+describe('by recipe', () => {
+  test('moves are added, moved about and taken away, and the rail follows the step that is looked at', async () => {
+    const rendered = await render(RecipeMaker);
+    await rendered.click('Out weave');
+    await rendered.type('form input', 'cut 5');
+    rendered.find('form').dispatchEvent(new Event('submit'));
+    await rendered.fixture.whenStable();
+    const both = orderByRecipe({
+      base: tidemark.cards,
+      moves: [
+        { kind: 'weave', weave: 'out' },
+        { kind: 'cut', count: 5 },
+      ],
+    });
+    expect(shown()).toEqual(both);
+    await rendered.click('The base');
+    expect(shown()).toEqual(tidemark.cards);
+    await rendered.click('1. Weave');
+    expect(placeOf(shown() ?? [], tidemark.cards[26])).toBe(2);
+    rendered.all('button[aria-label=Later]')[0].click();
+    rendered.all('button[aria-label=Remove]')[1].click();
+    await rendered.fixture.whenStable();
+    expect((await saved(rendered)).origin).toEqual({
+      kind: 'recipe',
+      base: tidemark.cards,
+      moves: [{ kind: 'cut', count: 5 }],
+    });
+  });
+
+  test('the inverse is the arrangement that becomes the order', async () => {
+    const rendered = await render(RecipeMaker);
+    await rendered.click('In weave');
+    (rendered.find('input[type=checkbox]') as HTMLInputElement).click();
+    await rendered.fixture.whenStable();
+    expect(shown()).toEqual(tidemark.cards);
+    const { cards } = await saved(rendered);
+    expect(orderByRecipe({ base: cards, moves: [{ kind: 'weave', weave: 'in' }] })).toEqual(tidemark.cards);
+  });
+});
+
+describe('a bank', () => {
+  test('lies where it is told, and the row keeps that', async () => {
+    const rendered = await render(BankMaker);
+    await rendered.click('♠ in sequence');
+    expect(shown()?.slice(20, 33)).toEqual(Array.from({ length: 13 }, (_, index) => 39 + index));
+    const row = await saved(rendered);
+    expect(row.origin).toMatchObject({
+      kind: 'bank',
+      bank: { places: Array.from({ length: 13 }, (_, i) => 21 + i) },
+    });
+    expect(row.origin && originWords(row.origin)).toBe('bank at 21');
+  });
+
+  test('what cannot be is told: a card unread, twice, outside, no room, no number', async () => {
+    const rendered = await render(BankMaker);
+    for (const [text, says] of [
+      ['7D 11H', '“11H” is not a card'],
+      ['7D 7D', 'in the bank twice'],
+      ['7D X1', 'X1 is not in the pack'],
+      ['', 'The bank is empty'],
+    ]) {
+      await rendered.type('textarea', text);
+      expect(rendered.text()).toContain(says);
+    }
+    await rendered.type('textarea', '7D 8D');
+    await rendered.type('input', '51');
+    expect(rendered.text()).toContain('would reach from 52 to 53');
+    await rendered.type('input', 'some');
+    expect(rendered.text()).toContain('no whole number');
+  });
+
+  test('groups of like ranks', async () => {
+    const rendered = await render(BankMaker);
+    await rendered.click('Groups of like ranks');
+    expect(
+      shown()
+        ?.slice(20, 24)
+        .map((card) => (card % 13) + 1),
+    ).toEqual([7, 7, 7, 7]);
+  });
+});
+
+test('at random: conditions hold, the seed is kept', async () => {
+  const rendered = await render(RandomMaker);
+  await rendered.click('Another');
+  const row = await saved(rendered);
+  expect(row.origin).toMatchObject({ kind: 'random', seed: 2 });
+  const holding = properties(row.cards)
+    .filter(({ holds }) => holds)
+    .map(({ id }) => id);
+  expect(holding).toEqual(expect.arrayContaining(['ranks apart', 'suits apart', 'colour runs']));
+});
+
+test('properties open their proof, and the look of a spread has its percentile', async () => {
+  const rendered = await render(OrderProperties, { order: wheel.cards });
+  await rendered.click('rank then suit');
+  expect(rendered.all('.evidence li')).toHaveLength(52);
+  await rendered.click('rank then suit');
+  expect(rendered.all('.evidence')).toHaveLength(0);
+  const percentiles = rendered.all('dd').map((each) => Number.parseInt(each.textContent, 10));
+  expect(percentiles).toHaveLength(4);
+  for (const percentile of percentiles) expect(percentile >= 0 && percentile <= 100).toBe(true);
+  await rendered.set('order', numberOrder());
+  expect(rendered.all('dd').map((each) => Number.parseInt(each.textContent, 10))[0]).toBe(100);
+});
+
+test('the sorting guide puts a pack in order by what it says', async () => {
+  const rendered = await render(SortingGuide, { order: tidemark.cards });
+  const heaps = new Map<number, string[]>();
+  const lay = (): void => {
+    const heap = Number(/heap (\d+)/.exec(rendered.find('.now').textContent.replace(/\s+/g, ' '))?.[1]);
+    const name = rendered.find('.now .card').textContent;
+    heaps.set(heap, [...(heaps.get(heap) ?? []), name]);
+  };
+  const gathered = (): string[] => [1, 2, 3, 4, 5, 6, 7, 8].flatMap((heap) => heaps.get(heap) ?? []);
+  for (const button of rendered.all('en-card-pad button')) {
+    button.click();
+    await rendered.fixture.whenStable();
+    lay();
+  }
+  const afterOne = gathered();
+  heaps.clear();
+  await rendered.click('Deal 2');
+  for (const name of afterOne) {
+    expect(rendered.find('.now .card').textContent).toBe(name);
+    lay();
+    document.dispatchEvent(new KeyboardEvent('keydown', { key: ' ' }));
+    await rendered.fixture.whenStable();
+  }
+  expect(parseOrder(gathered().join(' '))).toEqual({ ok: true, order: tidemark.cards });
+  expect(rendered.text()).toContain('the pack is in order');
+});
+
+test('checking a pack takes the expected card by one press, and cards back', async () => {
+  const rendered = await render(PackCheck, { order: tidemark.cards });
+  for (let count = 0; count < 52; count++) await rendered.click('as it should be');
+  expect(rendered.text()).toContain('The pack is in order.');
+  expect(rendered.button('as it should be').disabled).toBe(true);
+  await rendered.click('Back one card');
+  expect(rendered.text()).toContain('51 cards in order so far.');
+});
