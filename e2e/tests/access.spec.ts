@@ -33,7 +33,9 @@ for (const colorScheme of ['light', 'dark'] as const)
             if (name === 'editor') await page.getByRole('textbox', { name: 'Cards' }).fill('7D 11H 7D');
             await page.keyboard.press('Escape');
             await page.waitForTimeout(300);
-            const { violations } = await new AxeBuilder({ page }).analyze();
+            // The frame is the same in every view: it is looked at once, with the first.
+            const axe = new AxeBuilder({ page });
+            const { violations } = await (name === views[0].name ? axe : axe.include('main')).analyze();
             const found = violations.map(
               ({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html).join('\n')}`,
             );

@@ -1,0 +1,84 @@
+import { TestBed } from '@angular/core/testing';
+import { Router } from '@angular/router';
+import { formatOrder } from '@enumeron/core';
+import { freshApp, until } from '../../testing/fresh';
+import { render, Rendered } from '../../testing/render';
+import { Database } from '../data/db';
+import { OrdersStore } from '../data/orders.store';
+import { sampleOrders } from '../data/sample';
+import { OrderEditor } from './order-editor';
+
+const [tidemark] = sampleOrders();
+const text = formatOrder(tidemark.cards);
+
+let db: Database;
+let orders: OrdersStore;
+
+beforeEach(async () => {
+  db = await freshApp();
+  orders = TestBed.inject(OrdersStore);
+  await until(() => orders.orders() !== undefined);
+  jest.spyOn(TestBed.inject(Router), 'navigate').mockResolvedValue(true);
+});
+
+const area = ({ find }: Rendered<OrderEditor>): HTMLTextAreaElement =>
+  find('textarea') as HTMLTextAreaElement;
+const settled = async (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 60));
+
+test('what is typed before the draft has been read is not replaced by it', async () => {
+  await db.drafts.put({ id: 'new', name: 'Old draft', text: 'KH' });
+  const editor = await render(OrderEditor, { id: 'new' });
+  await editor.type('textarea', '7D 8D');
+  await settled();
+  expect(area(editor).value).toBe('7D 8D');
+});
+
+test('a draft comes back, and goes once it is saved', async () => {
+  await db.drafts.put({ id: 'new', name: 'Low water', text });
+  const editor = await render(OrderEditor, { id: 'new' });
+  await until(() => area(editor).value === text);
+  await editor.fixture.whenStable();
+  expect(editor.text()).toContain('52 cards, each of them once.');
+  await editor.click('Save the order');
+  await until(() => orders.orders()?.some(({ name }) => name === 'Low water') === true);
+  await settled();
+  expect(await db.drafts.get('new')).toBeUndefined();
+});
+
+test('a sample gives its cards to a new order and stays as it is', async () => {
+  const editor = await render(OrderEditor, { id: tidemark.id });
+  await until(() => area(editor).value === text);
+  await editor.type('input[matInput]', 'My tide');
+  await editor.click('Save the order');
+  await until(() => orders.orders()?.length === 4);
+  expect(orders.find(tidemark.id)).toEqual(tidemark);
+});
+
+test('many missing cards are one thing to mend, few are told one by one', async () => {
+  const editor = await render(OrderEditor, { id: 'new' });
+  await settled();
+  await editor.type('textarea', 'AC 2C');
+  expect(editor.text()).toContain('1 thing is wrong');
+  expect(editor.text()).toContain('50 cards are missing:');
+  await editor.type('textarea', text.replace('AC ', '').replace('7D ', ''));
+  expect(editor.all('.problems li')).toHaveLength(2);
+});
+
+test('pressing a problem selects the text that it is about', async () => {
+  const editor = await render(OrderEditor, { id: 'new' });
+  await settled();
+  await editor.type('textarea', `AC 3H\nKH 11H, 9D`);
+  await editor.click('“11H” is not a card');
+  const { selectionStart, selectionEnd, value } = area(editor);
+  expect(value.slice(selectionStart, selectionEnd)).toBe('11H');
+});
+
+test('nothing is saved while anything is wrong', async () => {
+  const editor = await render(OrderEditor, { id: 'new' });
+  await settled();
+  await editor.type('textarea', `${text} 7D`);
+  await editor.click('Save the order');
+  expect(editor.text()).toContain('Give the order a name.');
+  expect(editor.text()).toContain('is there twice');
+  expect(orders.orders()).toHaveLength(3);
+});
