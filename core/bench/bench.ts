@@ -8,6 +8,7 @@ import {
   parseOrder,
   seededRng,
   shuffled,
+  spreadCounter,
 } from '../src/index';
 
 /** Runs something for about a second and prints how often it went. */
@@ -33,3 +34,8 @@ measure('cut', () => cut(home, 20));
 measure('deal', () => deal(home, 20));
 measure('all handlings of a card at a number', () => handlings(now, home[30], 17));
 measure('the sum in the head', () => handSum(home, now, home[30], 17));
+
+const counter = spreadCounter(home, seededRng(3));
+const start = performance.now();
+counter.run(20_000);
+console.log(`shuffle and measure 20,000 packs ${(performance.now() - start).toFixed(0)} ms`);

@@ -22,8 +22,10 @@ test('a slot offers what can be done with its card', async ({ enumeron, page }) 
   await enumeron.slot(3).click();
   await page.getByRole('menuitem', { name: 'K♥ seen at the face' }).click();
   await expect(enumeron.status()).toContainText('turned 3');
+  await expect(enumeron.slot(3)).toBeFocused();
   await enumeron.slot(17).focus();
   await page.keyboard.press('Enter');
+  await expect(page.getByRole('menuitem', { name: '7♦ is wanted' })).toBeFocused();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('textbox', { name: 'card' })).toHaveValue('7♦');
   await expect(enumeron.slot(17)).toBeFocused();

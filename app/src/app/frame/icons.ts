@@ -38,10 +38,10 @@ const ICONS = {
 /** Makes the icons known to `mat-icon`; they are shipped in the bundle. */
 export const provideIcons = (): EnvironmentProviders =>
   provideAppInitializer(() => {
-    const registry = inject(MatIconRegistry);
+    const icons = inject(MatIconRegistry);
     const sanitizer = inject(DomSanitizer);
     for (const [name, path] of Object.entries(ICONS))
-      registry.addSvgIconLiteral(
+      icons.addSvgIconLiteral(
         name,
         sanitizer.bypassSecurityTrustHtml(`<svg viewBox="0 0 24 24"><path d="${path}"/></svg>`),
       );
