@@ -3,14 +3,19 @@ export {
   cardOf,
   type Colour,
   colourOf,
+  firstOf,
   FULL_PACK,
   isCard,
   isJoker,
+  isSecond,
   JOKERS,
+  LARGEST_PACK,
+  looksLike,
   mateOf,
   type Rank,
   rankOf,
   RANKS,
+  secondOf,
   type Suit,
   suitOf,
   SUITS,
@@ -104,6 +109,20 @@ export {
 } from './arrange/spread';
 export { type HeadRecipe, rankRowRecipe, rotatingRecipe, stackNumberByRule } from './arrange/stackNumber';
 export { checkPack, type PackCheck } from './arrange/check';
+export {
+  type Freedom,
+  freedomFits,
+  gatherHeaps,
+  heapNames,
+  type Heaps,
+  type Laid,
+  layAll,
+  layCard,
+} from './arrange/laying';
+export { suitLayout, type SuitLayout, type SuitRow } from './arrange/suitLayout';
+export { compareOrders, type Comparison } from './arrange/compare';
+export { checkGlimpses, type GlimpseCheck, type PlacedCard } from './arrange/glimpseCheck';
+export { findRoute, type RouteProgress, searchRoute } from './arrange/route';
 export { type Bank, type BankPosition, countingRun, fillSlots, freeSlots, layBank } from './arrange/bank';
 export { type Conditions, faults, randomOrder } from './arrange/randomOrder';
 export { lineAndColumn, makeOrderJson, type OrderFile, parseOrderJson } from './formats/orderJson';

@@ -12,6 +12,7 @@ const anyBank = fc
 const anyPosition: fc.Arbitrary<BankPosition> = fc.oneof(
   fc.record({ kind: fc.constant('behind'), count: fc.integer({ min: 0, max: 60 }) }),
   fc.constant<BankPosition>({ kind: 'at the face' }),
+  fc.constant<BankPosition>({ kind: 'around the middle' }),
   fc.record({
     kind: fc.constant('every'),
     step: fc.integer({ min: 1, max: 6 }),
@@ -43,6 +44,7 @@ test('banks by hand', () => {
   };
   expect(places({ kind: 'behind', count: 4 })).toEqual([5, 6, 7]);
   expect(places({ kind: 'at the face' })).toEqual([8, 9, 10]);
+  expect(places({ kind: 'around the middle' })).toEqual([4, 5, 6]);
   expect(places({ kind: 'every', step: 3, first: 2 })).toEqual([2, 5, 8]);
 });
 

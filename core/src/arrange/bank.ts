@@ -7,12 +7,15 @@ export interface Bank {
   readonly cards: readonly Card[];
   /** The places of the bank's cards, from 1, in the order of `cards`. */
   readonly places: readonly number[];
+  /** Whether neighbours of like rank are a group whose cards may lie in any order. */
+  readonly loose?: boolean;
 }
 
-/** Where a bank lies: its first card's place from the top, its last card's from the face, or every k-th. */
+/** Where a bank lies: behind so many cards, at the face, around the middle, or one card at every k-th place. */
 export type BankPosition =
   | { readonly kind: 'behind'; readonly count: number }
   | { readonly kind: 'at the face' }
+  | { readonly kind: 'around the middle' }
   | { readonly kind: 'every'; readonly step: number; readonly first: number };
 
 /**
@@ -31,7 +34,9 @@ export const layBank = (
       ? position.count + index + 1
       : position.kind === 'at the face'
         ? size - cards.length + index + 1
-        : position.first + index * position.step;
+        : position.kind === 'around the middle'
+          ? Math.floor((size - cards.length) / 2) + index + 1
+          : position.first + index * position.step;
   const places = cards.map((_, index) => placeAt(index));
   const doubled = cards.some((card, index) => cards.indexOf(card) !== index);
   const last = places.length === 0 ? 0 : places[places.length - 1];

@@ -1,4 +1,4 @@
-import { Card, FULL_PACK } from '../deck/card';
+import { Card, firstOf, FULL_PACK } from '../deck/card';
 import { Order } from '../deck/order';
 import { Rng } from '../deck/rng';
 
@@ -20,7 +20,7 @@ export const SPREAD_MEASURES: readonly SpreadMeasure[] = ['colourRun', 'suitRun'
 /** Where each measure is put in a row of numbers by `measureInto`. */
 const [COLOUR, SUIT, LIKE, SEQUENCE] = [0, 1, 2, 3];
 
-/** Suit of a card from 0 to 3, and 4 for a joker, which breaks every run. */
+/** Suit of a first copy from 0 to 3, and 4 for a joker, which breaks every run. */
 const suitIndex = (card: number): number => (card >= FULL_PACK ? 4 : (card / 13) | 0);
 const colourIndex = (suit: number): number => (suit === 4 ? 2 : suit === 1 || suit === 2 ? 1 : 0);
 
@@ -29,7 +29,8 @@ const measureInto = (cards: Uint8Array, result: Uint8Array): void => {
   let [colourRun, suitRun, likeRanks, sequences] = [0, 0, 0, 0];
   let [longestColour, longestSuit] = [0, 0];
   let [suitBefore, colourBefore, rankBefore] = [-1, -1, -9];
-  for (const card of cards) {
+  for (const copy of cards) {
+    const card = firstOf(copy);
     const suit = suitIndex(card);
     const colour = colourIndex(suit);
     const rank = suit === 4 ? -9 : card % 13;

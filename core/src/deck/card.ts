@@ -1,6 +1,7 @@
 /**
  * A card as a small integer: `suit * 13 + rank − 1` with the suits in the order clubs, diamonds, hearts,
- * spades (0 to 51), then the two jokers (52 and 53).
+ * spades (0 to 51), then the two jokers (52 and 53). A pack that holds a card twice has its second copy as
+ * the same number plus 54, so that the two are told apart.
  */
 export type Card = number;
 
@@ -18,21 +19,37 @@ export const JOKERS: readonly Card[] = [52, 53];
 
 /** How many cards are not jokers. */
 export const FULL_PACK = 52;
+/** What a second copy's number has more than the first's. */
+const SECOND = 54;
+/** The most cards of a pack: all, with jokers or a few duplicates. */
+export const LARGEST_PACK = 60;
 
 export const cardOf = (rank: Rank, suit: Suit): Card => suit * 13 + rank - 1;
 
 export const isCard = (value: unknown): value is Card =>
-  typeof value === 'number' && Number.isInteger(value) && value >= 0 && value < 54;
+  typeof value === 'number' && Number.isInteger(value) && value >= 0 && value < 2 * SECOND;
 
-export const isJoker = (card: Card): boolean => card >= FULL_PACK;
+/** Whether a card is the second copy of one that a pack holds twice. */
+export const isSecond = (card: Card): boolean => card >= SECOND;
+
+/** The first copy of a card: the card itself unless it is a second one. */
+export const firstOf = (card: Card): Card => card % SECOND;
+
+/** The second copy of a card. */
+export const secondOf = (card: Card): Card => firstOf(card) + SECOND;
+
+/** Whether two cards look the same: one card, or the two copies of one. */
+export const looksLike = (a: Card, b: Card): boolean => firstOf(a) === firstOf(b);
+
+export const isJoker = (card: Card): boolean => firstOf(card) >= FULL_PACK;
 
 /** The rank, or undefined for a joker. */
 export const rankOf = (card: Card): Rank | undefined =>
-  isJoker(card) ? undefined : (((card % 13) + 1) as Rank);
+  isJoker(card) ? undefined : (((firstOf(card) % 13) + 1) as Rank);
 
 /** The suit, or undefined for a joker. */
 export const suitOf = (card: Card): Suit | undefined =>
-  isJoker(card) ? undefined : (Math.floor(card / 13) as Suit);
+  isJoker(card) ? undefined : (Math.floor(firstOf(card) / 13) as Suit);
 
 /** The colour, or undefined for a joker. Diamonds and hearts are red. */
 export const colourOf = (card: Card): Colour | undefined => {
@@ -40,8 +57,9 @@ export const colourOf = (card: Card): Colour | undefined => {
   return suit === undefined ? undefined : suit === 1 || suit === 2 ? 'red' : 'black';
 };
 
-/** The other card of the same rank and colour; for a joker, the other joker. */
+/** The other card of the same rank and colour; for a joker, the other joker; for a second copy, the mate's. */
 export const mateOf = (card: Card): Card => {
+  if (isSecond(card)) return secondOf(mateOf(firstOf(card)));
   if (isJoker(card)) return card === 52 ? 53 : 52;
   return cardOf(rankOf(card) as Rank, (3 - (suitOf(card) as Suit)) as Suit);
 };

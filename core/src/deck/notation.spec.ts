@@ -2,8 +2,8 @@ import fc from 'fast-check';
 import { Card, colourOf, mateOf, rankOf, suitOf } from './card';
 import { formatCard, parseCard, parseRank, parseSuit, showCard, speakCard, whyNotCard } from './notation';
 
-const anyCard = fc.integer({ min: 0, max: 53 });
-const CARDS = Array.from({ length: 54 }, (_, card) => card);
+const anyCard = fc.integer({ min: 0, max: 107 });
+const CARDS = Array.from({ length: 108 }, (_, card) => card);
 
 /** The Unicode card characters as the standard's own table lists them, knights left out. */
 const UNICODE_ROWS = ['🂡🂢🂣🂤🂥🂦🂧🂨🂩🂪🂫🂭🂮', '🂱🂲🂳🂴🂵🂶🂷🂸🂹🂺🂻🂽🂾', '🃁🃂🃃🃄🃅🃆🃇🃈🃉🃊🃋🃍🃎', '🃑🃒🃓🃔🃕🃖🃗🃘🃙🃚🃛🃝🃞'];
@@ -13,7 +13,7 @@ test('every card is read back from its short name and from the name people read'
     expect(parseCard(formatCard(card))).toBe(card);
     expect(parseCard(showCard(card))).toBe(card);
   }
-  expect(new Set(CARDS.map(formatCard)).size).toBe(54);
+  expect(new Set(CARDS.map(formatCard)).size).toBe(108);
 });
 
 test.each([
@@ -23,6 +23,7 @@ test.each([
   ['QC', 'qc', 'q♣', '🃝'],
   ['X1', 'x1', '🃏'],
   ['X2', 'x2', '🂿', '🃟'],
+  ['7D*', '7d*', '7♦²', '7♦️²', '🃇²'],
 ])('%s is read in every usual way', (name, ...ways) => {
   for (const way of ways) expect(formatCard(parseCard(way) as Card)).toBe(name);
 });
@@ -35,10 +36,26 @@ test('all Unicode card characters are read in suit and rank order', () => {
   });
 });
 
-test.each(['', '11H', '1H', 'H', '7', '7DD', '7 D', '0C', 'X3', 'X', '🂬', '🂠', 'seven', '7D 8D', 'é♦'])(
-  '“%s” is not a card',
-  (text) => expect(parseCard(text)).toBeUndefined(),
-);
+test.each([
+  '',
+  '11H',
+  '1H',
+  'H',
+  '7',
+  '7DD',
+  '7 D',
+  '0C',
+  'X3',
+  'X',
+  '🂬',
+  '🂠',
+  'seven',
+  '7D 8D',
+  'é♦',
+  '*',
+  '7*',
+  '7D**',
+])('“%s” is not a card', (text) => expect(parseCard(text)).toBeUndefined());
 
 test('reading never fails on any text, and only reads what it can write', () => {
   fc.assert(

@@ -1,4 +1,4 @@
-import { Card, cardOf, isJoker, Rank, rankOf, Suit, suitOf } from './card';
+import { Card, cardOf, firstOf, isJoker, isSecond, Rank, rankOf, secondOf, Suit, suitOf } from './card';
 
 const RANK_LETTERS = 'A23456789TJQK';
 const SUIT_LETTERS = 'CDHS';
@@ -52,13 +52,18 @@ const parseUnicodeCard = (text: string): Card | undefined => {
 };
 
 /**
- * Reads one card: `7D`, `7d`, `7♦`, `10h`, `TH`, `X1`, or a Unicode card character. Spaces around it and
- * the selector that asks for a symbol's emoji or text form are passed over.
+ * Reads one card: `7D`, `7d`, `7♦`, `10h`, `TH`, `X1`, or a Unicode card character; with `*` or `²` after it
+ * the second of two such cards. Spaces around it and the selector that asks for a symbol's emoji or text form
+ * are passed over.
  *
  * @returns the card, or undefined when the text is anything else.
  */
 export const parseCard = (text: string): Card | undefined => {
   const plain = text.replace(/[\ufe0e\ufe0f]/g, '').trim();
+  if (/.[*²]$/u.test(plain)) {
+    const first = parseCard(plain.slice(0, -1));
+    return first === undefined || isSecond(first) ? undefined : secondOf(first);
+  }
   const joker = /^x([12])$/i.exec(plain);
   if (joker) return 51 + Number(joker[1]);
   const rank = parseRank(plain.slice(0, -1));
@@ -77,11 +82,13 @@ export const whyNotCard = (text: string): string => {
   return 'A card is a rank and a suit, such as 7D, 10H or Q♣.';
 };
 
-/** A card's short name, `AC` to `KS` with `TD` for a ten, `X1` and `X2` for the jokers. */
-export const formatCard = (card: Card): string =>
-  isJoker(card)
+/** A card's short name, `AC` to `KS` with `TD` for a ten, `X1` and `X2` for the jokers, `7D*` for a second 7D. */
+export const formatCard = (card: Card): string => {
+  if (isSecond(card)) return `${formatCard(firstOf(card))}*`;
+  return isJoker(card)
     ? `X${card - 51}`
     : RANK_LETTERS[(rankOf(card) as number) - 1] + SUIT_LETTERS[suitOf(card) as number];
+};
 
 /** A rank as people read it: `A`, `2` to `10`, `J`, `Q`, `K`. */
 export const showRank = (rank: Rank): string => (rank === 10 ? '10' : RANK_LETTERS[rank - 1]);
@@ -89,15 +96,19 @@ export const showRank = (rank: Rank): string => (rank === 10 ? '10' : RANK_LETTE
 /** A suit's symbol. */
 export const showSuit = (suit: Suit): string => SUIT_SYMBOLS[suit];
 
-/** A card as people read it: `7♦`, `10♥`; jokers as `X1` and `X2`. */
-export const showCard = (card: Card): string =>
-  isJoker(card) ? formatCard(card) : showRank(rankOf(card) as Rank) + showSuit(suitOf(card) as Suit);
+/** A card as people read it: `7♦`, `10♥`; jokers as `X1` and `X2`; a second copy as `7♦²`. */
+export const showCard = (card: Card): string => {
+  if (isSecond(card)) return `${showCard(firstOf(card))}²`;
+  return isJoker(card) ? formatCard(card) : showRank(rankOf(card) as Rank) + showSuit(suitOf(card) as Suit);
+};
 
-/** A card as it is spoken: `seven of diamonds`, `first joker`. */
-export const speakCard = (card: Card): string =>
-  isJoker(card)
+/** A card as it is spoken: `seven of diamonds`, `first joker`, `second seven of diamonds`. */
+export const speakCard = (card: Card): string => {
+  if (isSecond(card)) return `second ${speakCard(firstOf(card))}`;
+  return isJoker(card)
     ? `${card === 52 ? 'first' : 'second'} joker`
     : `${RANK_NAMES[(rankOf(card) as number) - 1]} of ${SUIT_NAMES[suitOf(card) as number]}`;
+};
 
 /** A suit's name: `clubs`, `diamonds`, `hearts` or `spades`. */
 export const speakSuit = (suit: Suit): string => SUIT_NAMES[suit];

@@ -1,4 +1,4 @@
-import { Card, FULL_PACK } from './card';
+import { Card, FULL_PACK, isSecond, LARGEST_PACK } from './card';
 import { formatCard, parseCard, showCard, whyNotCard } from './notation';
 import { missingCards, Order } from './order';
 import { Outcome, Problem } from './problem';
@@ -22,10 +22,7 @@ export type OrderProblem = Problem &
     | { readonly kind: 'empty' }
   );
 
-/** Two jokers beside a full pack. */
-const LARGEST = FULL_PACK + 2;
-
-const CARD = /(?:10|[2-9atjqk])[cdhs♣♦♥♠♧♢♡♤][\ufe0e\ufe0f]?|x[12]|[\u{1f0a1}-\u{1f0df}]/giu;
+const CARD = /(?:(?:10|[2-9atjqk])[cdhs♣♦♥♠♧♢♡♤][\ufe0e\ufe0f]?|x[12]|[\u{1f0a1}-\u{1f0df}])[*²]?/giu;
 const WORD = /[^\s,;|]+/gu;
 
 /** The cards of a word such as `ACKH10d`, or undefined when anything in it is not a card. */
@@ -84,19 +81,21 @@ const placeProblem = (
       kind: 'doubled',
       ...at,
       what,
-      remedy: `It already stands at place ${firstPlace}; change one of the two.`,
+      remedy:
+        `It already stands at place ${firstPlace}; change one of the two` +
+        (isSecond(card) ? '.' : `, or write ${showCard(card)}² here if the pack really holds two.`),
     },
   ];
 };
 
 const tooLong = ({ line, column }: Entry, count: number, manyLines: boolean): OrderProblem => ({
   kind: 'too long',
-  place: LARGEST + 1,
+  place: LARGEST_PACK + 1,
   line,
   column,
-  where: whereIs(LARGEST + 1, line, manyLines),
+  where: whereIs(LARGEST_PACK + 1, line, manyLines),
   what: `There are ${count} entries.`,
-  remedy: `A pack has ${FULL_PACK} cards, with jokers at most ${LARGEST}; take the rest away.`,
+  remedy: `A pack has ${FULL_PACK} cards, with jokers and duplicates at most ${LARGEST_PACK}; take the rest away.`,
 });
 
 /** What is odd about entries meant as a full pack (jokers allowed): unreadable, doubled, missing or too many. */
@@ -105,7 +104,7 @@ export const checkEntries = (entries: readonly Entry[]): OrderProblem[] => {
     return [{ kind: 'empty', what: 'There are no cards here.', remedy: 'Write the order, top card first.' }];
   const manyLines = entries[entries.length - 1].line > 1;
   const firstPlaces = new Map<Card, number>();
-  const placed = entries.slice(0, LARGEST).flatMap((entry, index) => {
+  const placed = entries.slice(0, LARGEST_PACK).flatMap((entry, index) => {
     const firstPlace = entry.card === undefined ? undefined : firstPlaces.get(entry.card);
     if (entry.card !== undefined && firstPlace === undefined) firstPlaces.set(entry.card, index + 1);
     return placeProblem(entry, index + 1, firstPlace, manyLines);
@@ -116,8 +115,8 @@ export const checkEntries = (entries: readonly Entry[]): OrderProblem[] => {
     what: `${showCard(card)} is missing.`,
     remedy: 'Put it in at its place.',
   }));
-  return entries.length > LARGEST
-    ? [...placed, tooLong(entries[LARGEST], entries.length, manyLines), ...missing]
+  return entries.length > LARGEST_PACK
+    ? [...placed, tooLong(entries[LARGEST_PACK], entries.length, manyLines), ...missing]
     : [...placed, ...missing];
 };
 

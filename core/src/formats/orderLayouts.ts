@@ -1,4 +1,4 @@
-import { Card, isJoker, Rank, rankOf, suitOf } from '../deck/card';
+import { Card, firstOf, isJoker, isSecond, Rank, rankOf, suitOf } from '../deck/card';
 import { showCard } from '../deck/notation';
 import { Order } from '../deck/order';
 import { formatOrder } from '../deck/orderText';
@@ -15,6 +15,7 @@ export const ORDER_LAYOUTS: readonly OrderLayout[] = [
 
 /** A card's character in the Unicode block of playing cards: spades, hearts, diamonds, clubs; no knights. */
 export const cardCharacter = (card: Card): string => {
+  if (isSecond(card)) return `${cardCharacter(firstOf(card))}²`;
   if (isJoker(card)) return String.fromCodePoint(card === 52 ? 0x1f0cf : 0x1f0df);
   const rank = rankOf(card) as Rank;
   return String.fromCodePoint(0x1f0a0 + 16 * (3 - (suitOf(card) as number)) + rank + (rank > 11 ? 1 : 0));

@@ -9,7 +9,18 @@ import {
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
-import { Card, RANKS, showCard, sortingHeap, sortingPass, sortingPlan, SUITS, cards } from '@enumeron/core';
+import {
+  Card,
+  isJoker,
+  isSecond,
+  RANKS,
+  showCard,
+  sortingHeap,
+  sortingPass,
+  sortingPlan,
+  SUITS,
+  cards,
+} from '@enumeron/core';
 import { CardFace } from '../shared/card-face';
 import { CardPad } from '../shared/card-pad';
 import { EntryField } from '../shared/entry-field';
@@ -66,7 +77,7 @@ export class SortingGuide {
 
   protected readonly rows = computed(() =>
     SUITS.map((suit) => RANKS.map((rank) => suit * 13 + rank - 1)).concat([
-      [52, 53].filter((card) => this.order().includes(card)),
+      this.order().filter((card) => isJoker(card) || isSecond(card)),
     ]),
   );
   protected readonly showCard = showCard;

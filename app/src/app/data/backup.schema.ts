@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { Outcome, parseCard } from '@enumeron/core';
+import { LARGEST_PACK, Outcome, parseCard } from '@enumeron/core';
 import { nameProblem, Origin } from './rows';
 import { check, originSchema } from './schemas';
 
@@ -93,7 +93,7 @@ const backupSchema = Joi.object({
     now: cards,
     seen: Joi.object({ at: Joi.valid('face', 'top').required(), card }),
   }).custom(sameCards),
-  wanted: Joi.object({ card: card.optional(), number: Joi.number().integer().min(1).max(54) }),
+  wanted: Joi.object({ card: card.optional(), number: Joi.number().integer().min(1).max(LARGEST_PACK) }),
   settings: Joi.object({
     theme: Joi.valid('system', 'paper', 'wings').required(),
     suitTints: Joi.boolean().required(),

@@ -1,5 +1,7 @@
 import { inject, Injectable, signal } from '@angular/core';
 import { DATABASE } from './db';
+import { Action, leftInFlight } from './in-flight';
+import { Journal } from './journal';
 import { sampleOrders } from './sample';
 import { StateRows } from './state-row';
 
@@ -7,6 +9,7 @@ import { StateRows } from './state-row';
 @Injectable({ providedIn: 'root' })
 export class Boot {
   private readonly db = inject(DATABASE);
+  private readonly journal = inject(Journal);
   private readonly rows = inject(StateRows);
 
   /** Set when the browser keeps nothing: the application works, and forgets. */
@@ -21,6 +24,7 @@ export class Boot {
   private async open(): Promise<void> {
     try {
       await this.seed();
+      await this.finishWrites();
       if (visitedBefore()) await this.rows.load();
       rememberVisit();
       void askToPersist();
@@ -30,6 +34,14 @@ export class Boot {
           'All of it works, but nothing will be there after a reload.',
       );
     }
+  }
+
+  private async finishWrites(): Promise<void> {
+    const left = leftInFlight();
+    if (Array.isArray(left) && left.length === 0) return;
+    const { check, actionsSchema } = await import('./schemas');
+    const outcome = check<Action[]>(actionsSchema, left);
+    await this.journal.finish(outcome.ok ? outcome.value : []);
   }
 
   /** Lays out the demo data unless that has been done before. */

@@ -3,6 +3,7 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { liveQuery } from 'dexie';
 import { from } from 'rxjs';
 import { DATABASE } from './db';
+import { Action, keepInFlight } from './in-flight';
 import { Change, JournalRow } from './rows';
 
 /** A row to be written (or taken away, when `after` is undefined). */
@@ -19,6 +20,7 @@ const DEPTH = 300;
 export class Journal {
   private readonly db = inject(DATABASE);
   private queue: Promise<unknown> = Promise.resolve();
+  private inFlight: readonly Action[] = [];
 
   /** What undo would take back, or undefined when there is nothing. */
   readonly undoable = toSignal(from(liveQuery(() => this.lastDone().then((row) => row?.label))));
@@ -26,7 +28,36 @@ export class Journal {
   readonly redoable = toSignal(from(liveQuery(() => this.firstUndone().then((row) => row?.label))));
 
   /** Writes rows as one action. Rejects, with nothing written, when storage refuses. */
-  commit(label: string, writes: readonly Write[]): Promise<void> {
+  async commit(label: string, writes: readonly Write[]): Promise<void> {
+    const action = { label, writes };
+    this.setInFlight([...this.inFlight, action]);
+    try {
+      await this.store(action);
+    } finally {
+      this.setInFlight(this.inFlight.filter((each) => each !== action));
+    }
+  }
+
+  /** Writes what a tab showed and could not store before it was left; what is stored already is passed over. */
+  async finish(actions: readonly Action[]): Promise<void> {
+    for (const { label, writes } of actions) {
+      const rows: unknown[] = await Promise.all(
+        writes.map(({ table, key }) => this.db.table(table).get(key) as Promise<unknown>),
+      );
+      const stored = writes.every(
+        ({ after }, index) => JSON.stringify(after) === JSON.stringify(rows[index]),
+      );
+      if (!stored) await this.commit(label, writes);
+    }
+    this.setInFlight(this.inFlight);
+  }
+
+  private setInFlight(actions: readonly Action[]): void {
+    this.inFlight = actions;
+    keepInFlight(actions);
+  }
+
+  private store({ label, writes }: Action): Promise<void> {
     return this.transact(async () => {
       await this.db.journal.where('done').equals(0).delete();
       const changes: Change[] = [];

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { formatOrder, isCard, Outcome, Problem } from '@enumeron/core';
+import { formatOrder, isCard, LARGEST_PACK, Outcome, Problem } from '@enumeron/core';
 import { TEXT_LIMIT } from './drafts';
 import { nameProblem, OrderRow, StateRow } from './rows';
 
@@ -16,8 +16,8 @@ const cards = Joi.array()
   .items(card)
   .unique()
   .min(1)
-  .max(54)
-  .messages({ 'array.unique': 'card {#pos} is there twice', 'array.max': 'there are more than 54 cards' });
+  .max(LARGEST_PACK)
+  .messages({ 'array.unique': 'card {#pos} is there twice', 'array.max': 'there are more than 60 cards' });
 
 const name = Joi.string()
   .required()
@@ -101,6 +101,7 @@ export const originSchema = Joi.alternatives().try(
     bank: Joi.object({
       cards: cards.required(),
       places: Joi.array().items(count).unique().length(Joi.ref('cards.length')).required(),
+      loose: Joi.boolean(),
     }).required(),
   }),
   Joi.object({
@@ -148,7 +149,7 @@ export const packSchema = Joi.object({
 export const wantedSchema = Joi.object({
   id: Joi.valid('wanted').required(),
   card,
-  number: Joi.number().integer().min(1).max(54),
+  number: Joi.number().integer().min(1).max(LARGEST_PACK),
 });
 
 export const settingsSchema = Joi.object({
@@ -170,6 +171,19 @@ const stateSchema = Joi.alternatives()
     ],
   })
   .required();
+
+/** Actions that a tab could not store before it was left. */
+export const actionsSchema = Joi.array().items(
+  Joi.object({
+    label: Joi.string().max(300).required(),
+    writes: Joi.array()
+      .items(
+        Joi.object({ table: Joi.valid('orders').required(), key, after: orderSchema }),
+        Joi.object({ table: Joi.valid('state').required(), key, after: stateSchema.optional() }),
+      )
+      .required(),
+  }),
+);
 
 export const draftSchema = Joi.object({
   id: key,

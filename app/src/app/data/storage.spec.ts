@@ -4,6 +4,7 @@ import { freshApp, until } from '../../testing/fresh';
 import { Boot } from './boot';
 import { Database, DATABASE } from './db';
 import { Drafts, TEXT_LIMIT } from './drafts';
+import { keepInFlight, leftInFlight } from './in-flight';
 import { Journal } from './journal';
 import { DEFAULT_SETTINGS, nameProblem, PackRow } from './rows';
 import { sampleOrders } from './sample';
@@ -53,6 +54,42 @@ describe('the first visit', () => {
     ]);
     await TestBed.inject(Boot).eraseAll();
     expect([await db.orders.count(), await db.journal.count(), await db.drafts.count()]).toEqual([3, 0, 0]);
+  });
+});
+
+describe('an action on its way when the tab is left', () => {
+  const reopened = (): Promise<void> => TestBed.inject(Boot).run();
+
+  test('is written when the tab opens again, once', async () => {
+    const action = {
+      label: 'cut 3',
+      writes: [{ table: 'state' as const, key: 'pack', after: await turned(3) }],
+    };
+    keepInFlight([action]);
+    await reopened();
+    expect(await packRow()).toEqual(await turned(3));
+    keepInFlight([action]);
+    await reopened();
+    expect(await db.journal.count()).toBe(1);
+    expect(leftInFlight()).toEqual([]);
+  });
+
+  test('is kept from the moment it is asked for until it is stored', async () => {
+    const row = await turned(5);
+    const written = TestBed.inject(Journal).commit('cut 5', [{ table: 'state', key: 'pack', after: row }]);
+    expect(leftInFlight()).toMatchObject([{ label: 'cut 5' }]);
+    await written;
+    expect(leftInFlight()).toEqual([]);
+  });
+
+  test('is passed over when it is not what this version writes', async () => {
+    sessionStorage.setItem(
+      'enumeron-in-flight',
+      '[{"label":"x","writes":[{"table":"state","key":"pack","after":7}]}]',
+    );
+    await reopened();
+    expect((await packRow()).now).toEqual(tidemark.cards);
+    expect(leftInFlight()).toEqual([]);
   });
 });
 

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { Card, Order, RANKS, Suit } from '@enumeron/core';
+import { Card, cardOf, isJoker, isSecond, Order, RANKS, Suit } from '@enumeron/core';
 import { CardFace } from './card-face';
 import { RovingGrid } from './roving-grid';
 
@@ -12,7 +12,7 @@ const ROWS: readonly Suit[] = [3, 2, 0, 1];
   imports: [CardFace, RovingGrid],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<div class="pad" role="group" [attr.aria-label]="label()" [enRovingGrid]="13">
-    @for (card of cards; track card) {
+    @for (card of cards(); track card) {
       <button
         type="button"
         data-cell
@@ -61,6 +61,10 @@ export class CardPad {
   readonly pack = input.required<Order>();
   readonly selected = input<Card>();
   readonly picked = output<Card>();
-  protected readonly cards = ROWS.flatMap((suit) => RANKS.map((rank) => suit * 13 + rank - 1));
+  /** The four suits; then what else the pack may hold: jokers, second copies. */
+  protected readonly cards = computed(() => [
+    ...ROWS.flatMap((suit) => RANKS.map((rank) => cardOf(rank, suit))),
+    ...this.pack().filter((card) => isJoker(card) || isSecond(card)),
+  ]);
   protected readonly inPack = computed(() => new Set(this.pack()));
 }

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { parseCard, speakCard, suitOf } from '@enumeron/core';
 
-const CARD = /((?:10|[2-9AJQK])[♣♦♥♠])/u;
+const CARD = /((?:10|[2-9AJQK])[♣♦♥♠]²?)/u;
 
 /** A sentence in which every card is set in the card type and its suit's colour, and is spoken by its name. */
 @Component({

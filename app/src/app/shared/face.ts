@@ -7,8 +7,9 @@ export interface Face {
   readonly suit: number | 'joker';
 }
 
-/** A joker shows its letter in the rank's place and its number in the symbol's. */
+/** A joker shows its letter in the rank's place and its number in the symbol's; a second copy its ² too. */
 export const faceOf = (card: Card): Face => {
   const name = showCard(card);
-  return { rank: name.slice(0, -1), symbol: name.slice(-1), suit: suitOf(card) ?? 'joker' };
+  const rank = /^(10|.)/u.exec(name)?.[0] ?? '';
+  return { rank, symbol: name.slice(rank.length), suit: suitOf(card) ?? 'joker' };
 };

@@ -1,7 +1,9 @@
-import { ChangeDetectionStrategy, Component, input, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import {
   Card,
   cardOf,
+  isJoker,
+  isSecond,
   Rank,
   RANKS,
   showRank,
@@ -12,13 +14,14 @@ import {
   SUITS,
 } from '@enumeron/core';
 import { MatIcon } from '@angular/material/icon';
+import { CardFace } from './card-face';
 
 const DIGITS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 0] as const;
 
 /** Cards in two taps (rank, then suit) or a number digit by digit, under one thumb. */
 @Component({
   selector: 'en-thumb-pad',
-  imports: [MatIcon],
+  imports: [CardFace, MatIcon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './thumb-pad.html',
   styleUrl: './thumb-pad.scss',
@@ -26,6 +29,8 @@ const DIGITS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 0] as const;
 export class ThumbPad {
   /** Whether cards or a number are asked for. */
   readonly asks = input.required<'card' | 'number'>();
+  /** The pack that is asked about: its jokers and second copies have a key each. */
+  readonly pack = input<readonly Card[]>([]);
   readonly number = input<number>();
   readonly largest = input.required<number>();
   readonly cardPicked = output<Card>();
@@ -34,6 +39,7 @@ export class ThumbPad {
   protected readonly ranks = RANKS;
   protected readonly suits = SUITS;
   protected readonly digits = DIGITS;
+  protected readonly extras = computed(() => this.pack().filter((card) => isJoker(card) || isSecond(card)));
   protected readonly rank = signal<Rank | undefined>(undefined);
   /** Whether the next digit goes on with the number or begins another. */
   private fresh = true;

@@ -18,10 +18,23 @@ import {
 } from '@angular/material/autocomplete';
 import { PackStore } from '../../pack/pack.store';
 import { CardText } from '../../shared/card-text';
-import { ask, Intent } from './ask';
+import { ask, Intent, Reply } from './ask';
 
-/** What an option stands for: do what was understood, or go on typing. */
-type Choice = { readonly act: true } | { readonly text: string };
+/** One option of the answer: what was understood, what is wrong, what must come next, or a way to go on. */
+interface Answer {
+  readonly kind: 'understood' | 'wrong' | 'hint' | 'completion';
+  readonly says: string;
+  readonly note?: string;
+  /** The whole line that a completion makes. */
+  readonly text?: string;
+}
+
+const answersOf = ({ intent, says, note, problem, hint, completions }: Reply): readonly Answer[] => [
+  ...(intent ? [{ kind: 'understood', says: says ?? '', note } as const] : []),
+  ...(problem ? [{ kind: 'wrong', says: problem } as const] : []),
+  ...(hint ? [{ kind: 'hint', says: hint } as const] : []),
+  ...completions.map((completion) => ({ kind: 'completion', ...completion }) as const),
+];
 
 /** The line that takes anything in a few characters and answers while one types. */
 @Component({
@@ -46,8 +59,9 @@ export class AskLine {
   protected readonly reply = computed(() =>
     ask(this.text(), { home: this.pack.home(), now: this.pack.now() }),
   );
-  protected readonly displayWith = (choice: Choice | string | null): string =>
-    typeof choice === 'string' ? choice : choice && 'text' in choice ? choice.text : '';
+  protected readonly answers = computed(() => answersOf(this.reply()));
+  protected readonly displayWith = (answer: Answer | string | null): string =>
+    typeof answer === 'string' ? answer : (answer?.text ?? '');
 
   constructor() {
     const renderer = inject(Renderer2);
@@ -87,15 +101,15 @@ export class AskLine {
     }
   }
 
-  protected type(text: string): void {
+  protected typed(text: string): void {
     this.byArrow = false;
     this.text.set(text);
   }
 
   protected choose({ option }: MatAutocompleteSelectedEvent): void {
-    const choice = option.value as Choice;
+    const { text } = option.value as Answer;
     option.deselect(false);
-    if ('text' in choice) this.goOn(choice.text);
+    if (text !== undefined) this.goOn(text);
     else this.act();
   }
 
