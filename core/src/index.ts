@@ -86,7 +86,17 @@ export {
   seamOf,
   stackNumberAt,
 } from './reckon/offset';
-export { properties, type Property } from './arrange/properties';
+export { properties } from './arrange/properties';
+export { type Property } from './arrange/property';
+export {
+  askOrder,
+  composedCardAt,
+  type ComposedWay,
+  type CutCase,
+  type Question,
+  type QuestionAnswer,
+  type Relation,
+} from './arrange/question';
 export { arrangementBefore, inverseMoves, orderByRecipe, type Recipe, recipeSteps } from './arrange/recipe';
 export {
   type Factory,

@@ -1,4 +1,4 @@
-import { Card, mateOf, Rank, rankOf } from '../deck/card';
+import { Card, mateOf, rankOf } from '../deck/card';
 import { showRank } from '../deck/notation';
 import { Order } from '../deck/order';
 import { cards } from '../moves/wording';
@@ -108,7 +108,7 @@ const bankLaying = (bank: Bank): Laying => {
 
 const groupName = (card: Card): string => {
   const rank = rankOf(card);
-  return rank === undefined ? 'jokers' : `${showRank(rank as Rank)}s`;
+  return rank === undefined ? 'jokers' : `${showRank(rank)}s`;
 };
 
 const layingOf = (freedom: Freedom): Laying =>

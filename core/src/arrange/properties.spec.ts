@@ -3,7 +3,8 @@ import stacks from '../../test/vectors/stacks.json';
 import { Card } from '../deck/card';
 import { parseCard, showCard } from '../deck/notation';
 import { cut } from '../moves/cut';
-import { properties, Property } from './properties';
+import { properties } from './properties';
+import { Property } from './property';
 import { Order } from '../deck/order';
 import { orderByRule } from './rule';
 
@@ -46,7 +47,8 @@ test('what holds, holds for every turn of the order, and each has evidence', () 
   for (const order of [tidemark, rotating, mirrored])
     for (const property of properties(order)) {
       if (property.holds) expect(property.evidence.length).toBeGreaterThan(0);
-      if (['palindrome', 'ranks give the count', 'out weave', 'in weave'].includes(property.id)) continue;
+      if (['palindrome', 'ranks give the count', 'ranks give the place'].includes(property.id)) continue;
+      if (property.id.includes('weave')) continue;
       for (const offset of [1, 17, 51]) {
         const turned = find(cut(order, offset), property.id);
         expect([turned.holds, turned.count]).toEqual([property.holds, property.count]);

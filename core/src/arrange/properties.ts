@@ -1,31 +1,12 @@
-import { colourOf, isJoker, mateOf, Rank, rankOf, Suit, suitOf, cardOf } from '../deck/card';
+import { colourOf, mateOf, rankOf, suitOf } from '../deck/card';
 import { mod } from '../deck/mod';
 import { showCard } from '../deck/notation';
 import { Order, placeOf, sameOrder } from '../deck/order';
+import { cut } from '../moves/cut';
 import { weave } from '../moves/weave';
-
-/** What an order can or cannot do, with the evidence. */
-export interface Property {
-  readonly id: string;
-  readonly says: string;
-  readonly holds: boolean;
-  /** In how many of `of` cases it holds. */
-  readonly count: number;
-  readonly of: number;
-  /** One line for each case that holds it up, or where it fails. */
-  readonly evidence: readonly string[];
-}
-
-const property = (
-  id: string,
-  says: string,
-  cases: readonly { readonly ok: boolean; readonly says: string }[],
-): Property => {
-  const count = cases.filter(({ ok }) => ok).length;
-  const holds = cases.length > 0 && count === cases.length;
-  const shown = holds ? cases : count === 0 ? cases.slice(0, 6) : cases.filter(({ ok }) => !ok);
-  return { id, says, holds, count, of: cases.length, evidence: shown.map((each) => each.says) };
-};
+import { Property, property } from './property';
+import { ComposedWay, composedCardAt } from './question';
+import { sequencesSurvive } from './sequences';
 
 /** Neighbours as the pack is cut anywhere: the face card's neighbour is the top card. */
 const neighbours = (order: Order): { place: number; a: number; b: number }[] =>
@@ -123,44 +104,43 @@ const palindrome = (order: Order): Property =>
     })),
   );
 
-/** The two cards on top name one by the rank of `rank` and the suit of `suit`; its place among the rest. */
-const composedAt = (cut: Order, rank: number, suit: number): { card: number; place: number } | undefined => {
-  if (isJoker(rank) || isJoker(suit)) return undefined;
-  const card = cardOf(rankOf(rank) as Rank, suitOf(suit) as Suit);
-  return { card, place: cut.indexOf(card) - 1 };
-};
-
 /**
  * After a cut the two cards on top are laid aside: the rank of the one and the suit of the other name a card.
  * Does it lie at one place for every cut? Counted from the top for rank-then-suit, from the face otherwise.
  */
-const composedCard = (order: Order, way: 'rank then suit' | 'suit then rank'): Property => {
-  const size = order.length;
+const composedCard = (order: Order, way: ComposedWay): Property => {
   const rows = order.map((_, count) => {
-    const cut = [...order.slice(count), ...order.slice(0, count)];
-    const named =
-      way === 'rank then suit' ? composedAt(cut, cut[0], cut[1]) : composedAt(cut, cut[1], cut[0]);
-    const lies =
-      named === undefined || named.place < 1
-        ? undefined
-        : way === 'rank then suit'
-          ? named.place
-          : size - 1 - named.place;
-    return { count, cut, named, lies };
+    const now = cut(order, count);
+    return { count, now, named: composedCardAt(now, way) };
   });
   const counts = new Map<number, number>();
-  for (const { lies } of rows) if (lies !== undefined) counts.set(lies, (counts.get(lies) ?? 0) + 1);
+  for (const { named } of rows)
+    if (named?.place !== undefined) counts.set(named.place, (counts.get(named.place) ?? 0) + 1);
   const [best] = [...counts].sort((a, b) => b[1] - a[1])[0] ?? [0];
   const from = way === 'rank then suit' ? 'from the top' : 'from the face';
   return property(
     way,
     `${way} of the next two names the card ${best} ${from}, for every cut`,
-    rows.map(({ count, cut, named, lies }) => ({
-      ok: lies === best,
-      says: `cut ${count}: ${showCard(cut[0])} ${showCard(cut[1])} name ${named ? showCard(named.card) : 'none'}, ${lies ?? 'not'} ${from}`,
+    rows.map(({ count, now, named }) => ({
+      ok: named?.place !== undefined && named.place === best,
+      says: `cut ${count}: ${showCard(now[0])} ${showCard(now[1])} name ${named ? showCard(named.card) : 'none'}, ${named?.place ?? 'not'} ${from}`,
     })),
   );
 };
+
+/** The rank of one card and of the next add up to the place of the first. */
+const ranksGivePlace = (order: Order): Property =>
+  property(
+    'ranks give the place',
+    'two neighbours’ ranks add up to the place of the first',
+    order.slice(0, -1).map((a, index) => {
+      const sum = (rankOf(a) ?? 0) + (rankOf(order[index + 1]) ?? 0);
+      return {
+        ok: sum === index + 1,
+        says: `at ${index + 1}: ${showCard(a)} ${showCard(order[index + 1])} = ${sum}`,
+      };
+    }),
+  );
 
 /** Cut so many, and the next two ranks add up to that count: for which counts does it hold? */
 const ranksGiveCount = (order: Order): Property =>
@@ -207,6 +187,9 @@ export const properties = (order: Order): Property[] =>
     composedCard(order, 'rank then suit'),
     composedCard(order, 'suit then rank'),
     ranksGiveCount(order),
+    ranksGivePlace(order),
+    sequencesSurvive(order, 'out'),
+    sequencesSurvive(order, 'in'),
     keptByWeave(order, 'out'),
     keptByWeave(order, 'in'),
   ].sort((a, b) => Number(b.holds) - Number(a.holds));
