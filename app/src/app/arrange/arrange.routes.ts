@@ -1,5 +1,7 @@
 import { Routes } from '@angular/router';
 import { ArrangeRoom } from './arrange-room';
+import { SEARCH_ROUTE } from '../workers/route';
+import { searchRouteInWorker } from '../workers/route.in-worker';
 import { COUNT_SPREADS } from '../workers/spread';
 import { countSpreadsInWorker } from '../workers/spread.in-worker';
 import { OrderView } from './order-view';
@@ -8,7 +10,10 @@ export const ARRANGE_ROUTES: Routes = [
   {
     path: '',
     component: ArrangeRoom,
-    providers: [{ provide: COUNT_SPREADS, useValue: countSpreadsInWorker }],
+    providers: [
+      { provide: COUNT_SPREADS, useValue: countSpreadsInWorker },
+      { provide: SEARCH_ROUTE, useValue: searchRouteInWorker },
+    ],
     children: [
       { path: '', pathMatch: 'full', component: OrderView, data: { view: 'cards' } },
       {
@@ -36,6 +41,8 @@ export const ARRANGE_ROUTES: Routes = [
       { path: ':id/rule', component: OrderView, data: { view: 'rule' } },
       { path: ':id/sort', component: OrderView, data: { view: 'sort' } },
       { path: ':id/check', component: OrderView, data: { view: 'check' } },
+      { path: ':id/compare', component: OrderView, data: { view: 'compare' } },
+      { path: ':id/ask', component: OrderView, data: { view: 'ask' } },
       { path: ':id/crib', loadComponent: () => import('./crib').then((module) => module.Crib) },
       {
         path: ':id/edit',

@@ -10,6 +10,7 @@ import {
   formatOrder,
   freeSlots,
   layBank,
+  mateOf,
   Problem,
   RANKS,
   readEntries,
@@ -45,6 +46,7 @@ export class BankMaker {
   protected readonly where = signal<Where>('behind');
   protected readonly count = signal('20');
   protected readonly step = signal('3');
+  protected readonly loose = signal(false);
 
   private readonly position = computed<BankPosition>(() => {
     const count = Number(this.count());
@@ -54,7 +56,8 @@ export class BankMaker {
       case 'every':
         return { kind: 'every', first: count, step: Number(this.step()) };
       case 'at the face':
-        return { kind: 'at the face' };
+      case 'around the middle':
+        return { kind: this.where() } as BankPosition;
     }
   });
 
@@ -75,7 +78,8 @@ export class BankMaker {
   });
   private readonly bank = computed(() => {
     const outcome = this.outcome();
-    return outcome.ok ? outcome.bank : undefined;
+    if (!outcome.ok) return undefined;
+    return this.loose() ? { ...outcome.bank, loose: true } : outcome.bank;
   });
   protected readonly problem = computed(() => {
     const outcome = this.outcome();
@@ -107,10 +111,19 @@ export class BankMaker {
     this.text.set(formatOrder(RANKS.map((rank) => cardOf(rank, suit))));
   }
 
-  /** Four of each of the ranks about the middle, sevens first. */
+  /** Four of each of the ranks about the middle, sevens first, around the middle of the pack. */
   protected likeGroups(): void {
+    this.where.set('around the middle');
+    this.loose.set(true);
     this.text.set(
       formatOrder(([7, 8, 9] as const).flatMap((rank) => SUITS.map((suit) => cardOf(rank, suit)))),
+    );
+  }
+
+  /** Six pairs of mates, each side by side. */
+  protected mates(): void {
+    this.text.set(
+      formatOrder(RANKS.slice(0, 6).flatMap((rank) => [cardOf(rank, 2), mateOf(cardOf(rank, 2))])),
     );
   }
 

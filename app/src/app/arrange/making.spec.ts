@@ -73,7 +73,7 @@ describe('by rule', () => {
       expect([...row.cards].sort((a, b) => a - b)).toEqual(numberOrder());
       rendered.fixture.destroy();
       await orders.remove(row);
-      await until(() => orders.orders()?.length === 3);
+      await until(() => orders.orders()?.length === 5);
     }
     expect(shown()).toBeUndefined();
   });
@@ -191,7 +191,7 @@ test('at random: conditions hold, the seed is kept', async () => {
 });
 
 test('properties open their proof, and the look of a spread has its percentile', async () => {
-  const rendered = await render(OrderProperties, { order: wheel.cards });
+  const rendered = await render(OrderProperties, { order: wheel.cards, orderId: wheel.id });
   await rendered.click('rank then suit');
   expect(rendered.all('.evidence li')).toHaveLength(52);
   await rendered.click('rank then suit');
@@ -207,8 +207,10 @@ test('the sorting guide puts a pack in order by what it says', async () => {
   const rendered = await render(SortingGuide, { order: tidemark.cards });
   const heaps = new Map<number, string[]>();
   const lay = (): void => {
-    const heap = Number(/heap (\d+)/.exec(rendered.find('.now').textContent.replace(/\s+/g, ' '))?.[1]);
-    const name = rendered.find('.now .card').textContent;
+    const heap = Number(
+      /heap (\d+)/.exec(rendered.find('en-heap-view').textContent.replace(/\s+/g, ' '))?.[1],
+    );
+    const name = rendered.find('en-heap-view .card').textContent;
     heaps.set(heap, [...(heaps.get(heap) ?? []), name]);
   };
   const gathered = (): string[] => [1, 2, 3, 4, 5, 6, 7, 8].flatMap((heap) => heaps.get(heap) ?? []);
@@ -221,7 +223,7 @@ test('the sorting guide puts a pack in order by what it says', async () => {
   heaps.clear();
   await rendered.click('Deal 2');
   for (const name of afterOne) {
-    expect(rendered.find('.now .card').textContent).toBe(name);
+    expect(rendered.find('en-heap-view .card').textContent).toBe(name);
     lay();
     document.dispatchEvent(new KeyboardEvent('keydown', { key: ' ' }));
     await rendered.fixture.whenStable();

@@ -34,18 +34,24 @@ import { Notices } from '../shared/notices';
 export class OrderActions {
   private readonly router = inject(Router);
   private readonly store = inject(OrdersStore);
-  private readonly pack = inject(PackStore);
+  protected readonly pack = inject(PackStore);
   private readonly journal = inject(Journal);
   private readonly notices = inject(Notices);
 
   readonly order = input.required<OrderRow>();
   readonly renamed = output();
   protected readonly inUse = computed(() => this.order().id === this.pack.pack().orderId);
+  protected readonly besideIs = computed(() => this.order().id === this.pack.beside()?.orderId);
   protected readonly fileKinds = ORDER_FILES;
 
   protected async use(): Promise<void> {
     await this.pack.use(this.order());
     this.offerUndo(`The pack is in ${this.order().name} now.`);
+  }
+
+  protected async keepBeside(): Promise<void> {
+    await this.pack.keepBeside(this.order());
+    this.offerUndo(`${this.order().name} lies beside the pack. x takes the other one in hand.`);
   }
 
   protected async duplicate(): Promise<void> {

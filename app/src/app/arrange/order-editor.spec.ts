@@ -50,7 +50,7 @@ test('a sample gives its cards to a new order and stays as it is', async () => {
   await until(() => area(editor).value === text);
   await editor.type('input[matInput]', 'My tide');
   await editor.click('Save the order');
-  await until(() => orders.orders()?.length === 4);
+  await until(() => orders.orders()?.length === 6);
   expect(orders.find(tidemark.id)).toEqual(tidemark);
 });
 
@@ -80,5 +80,5 @@ test('nothing is saved while anything is wrong', async () => {
   await editor.click('Save the order');
   expect(editor.text()).toContain('Give the order a name.');
   expect(editor.text()).toContain('is there twice');
-  expect(orders.orders()).toHaveLength(3);
+  expect(orders.orders()).toHaveLength(5);
 });

@@ -11,6 +11,7 @@ import {
 } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
+import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { MatFormField, MatHint, MatLabel } from '@angular/material/form-field';
 import { MatIcon } from '@angular/material/icon';
 import { MatInput } from '@angular/material/input';
@@ -39,6 +40,7 @@ import { Notices } from '../shared/notices';
 import { OrderSheet } from '../shared/order-sheet';
 import { readTextFile } from '../shared/read-file';
 import { NewTabs } from './new-tabs';
+import { OrderDesk } from './order-desk';
 
 /** The largest file that is read as an order. */
 const FILE_LIMIT = 1_000_000;
@@ -63,7 +65,20 @@ const gathered = (problems: readonly OrderProblem[]): readonly Shown[] => {
 /** An order as one writes or pastes it, with what is wrong told as one goes. */
 @Component({
   selector: 'en-order-editor',
-  imports: [CardText, MatButton, MatFormField, MatHint, MatIcon, MatInput, MatLabel, NewTabs, OrderSheet],
+  imports: [
+    CardText,
+    MatButton,
+    MatButtonToggle,
+    MatButtonToggleGroup,
+    MatFormField,
+    MatHint,
+    MatIcon,
+    MatInput,
+    MatLabel,
+    NewTabs,
+    OrderDesk,
+    OrderSheet,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './order-editor.html',
   styleUrl: './order-editor.scss',
@@ -100,7 +115,9 @@ export class OrderEditor {
     () => this.old() !== undefined && this.pack.pack().orderId === this.id(),
   );
 
-  private readonly entries = computed<readonly Entry[]>(() =>
+  /** Whether the cards are laid one by one on the sheet below the text. */
+  protected readonly desk = signal(false);
+  protected readonly entries = computed<readonly Entry[]>(() =>
     this.text().length > TEXT_LIMIT ? [] : readEntries(this.text()),
   );
   protected readonly problems = computed<readonly Shown[]>(() => {

@@ -10,6 +10,7 @@ import {
   SpreadMeasure,
   spreadPercentile,
 } from '@enumeron/core';
+import { RouterLink } from '@angular/router';
 import { distinctUntilChanged, map, switchMap } from 'rxjs';
 import { CardText } from '../shared/card-text';
 import { COUNT_SPREADS, SpreadProgress } from '../workers/spread';
@@ -28,13 +29,14 @@ const MEASURE_WORDS: Readonly<Record<SpreadMeasure, string>> = {
 /** What an order can do, each with its proof, and how shuffled it looks when it is spread face up. */
 @Component({
   selector: 'en-order-properties',
-  imports: [CardText, MatProgressBar],
+  imports: [CardText, MatProgressBar, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './order-properties.html',
   styleUrl: './order-properties.scss',
 })
 export class OrderProperties {
   readonly order = input.required<readonly Card[]>();
+  readonly orderId = input.required<string>();
   private readonly countSpreads = inject(COUNT_SPREADS);
 
   protected readonly properties = computed(() => properties(this.order()));

@@ -11,7 +11,9 @@ import { OrderActions } from './order-actions';
 import { OrderProperties } from './order-properties';
 import { PackCheck } from './pack-check';
 import { recipeFor } from './recipe-for';
-import { SortingGuide } from './sorting-guide';
+import { CompareView } from './compare-view';
+import { OrderQuestion } from './order-question';
+import { PutInOrder } from './put-in-order';
 
 /** One order: its cards, how it was made, how to put a pack into it and whether a pack is in it. */
 @Component({
@@ -25,7 +27,9 @@ import { SortingGuide } from './sorting-guide';
     OrderSheet,
     PackCheck,
     RouterLink,
-    SortingGuide,
+    CompareView,
+    OrderQuestion,
+    PutInOrder,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './order-view.html',
@@ -38,7 +42,7 @@ export class OrderView {
   /** From the address; without one, the order that the pack is in. */
   readonly id = input<string>();
   /** Which of its sheets is open; from the route. */
-  readonly view = input<'cards' | 'rule' | 'sort' | 'check'>('cards');
+  readonly view = input<'cards' | 'rule' | 'sort' | 'check' | 'compare' | 'ask'>('cards');
 
   protected readonly loaded = computed(() => this.store.orders() !== undefined);
   protected readonly order = computed(() => this.store.find(this.id() ?? this.pack.pack().orderId));

@@ -1,35 +1,34 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { Card, checkPack, mod, showCard } from '@enumeron/core';
-import { CardPad } from '../shared/card-pad';
+import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
+import { Card, checkPack, mod, numberOrder, showCard } from '@enumeron/core';
 import { CardText } from '../shared/card-text';
-import { EntryField } from '../shared/entry-field';
+import { NextCard } from '../shared/next-card';
 import { OrderSheet } from '../shared/order-sheet';
-import { cardReader } from '../shared/reading';
-import { ThumbPad } from '../shared/thumb-pad';
-import { Viewport } from '../shared/viewport';
+import { GlimpseCheck } from './glimpse-check';
 
 /** The pack as it is, told card by card from the top, against the order that it should be in. */
 @Component({
   selector: 'en-pack-check',
-  imports: [CardPad, CardText, EntryField, MatButton, OrderSheet, ThumbPad],
+  imports: [CardText, GlimpseCheck, MatButton, MatButtonToggle, MatButtonToggleGroup, NextCard, OrderSheet],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './pack-check.html',
   styleUrl: './pack-check.scss',
 })
 export class PackCheck {
   readonly order = input.required<readonly Card[]>();
-  protected readonly phone = inject(Viewport).phone;
 
+  protected readonly byGlimpses = signal(false);
   protected readonly told = linkedSignal<readonly Card[], readonly Card[]>({
     source: this.order,
     computation: () => [],
   });
+  /** Whatever may turn up: a card that does not belong is odd, and told. */
+  protected readonly anyCard = computed(() => [...new Set([...numberOrder(), ...this.order()])]);
   protected readonly check = computed(() => checkPack(this.order(), this.told()));
   protected readonly cells = computed(() =>
     this.told().map((card, index) => ({ card, odd: this.check().odd.includes(index + 1) })),
   );
-  protected readonly read = computed(() => cardReader(this.order()));
   protected readonly showCard = showCard;
 
   /** The card that would come next if the pack were right. */
@@ -39,8 +38,8 @@ export class PackCheck {
     return last === undefined ? order[0] : order[mod(order.indexOf(last) + 1, order.length)];
   });
 
-  protected tell(card: Card | undefined): void {
-    if (card !== undefined) this.told.update((told) => [...told, card]);
+  protected tell(card: Card): void {
+    this.told.update((told) => [...told, card]);
   }
 
   protected back(): void {

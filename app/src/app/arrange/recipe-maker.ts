@@ -12,7 +12,7 @@ import { previewOnRail } from '../pack/rail-preview';
 import { OrderSheet } from '../shared/order-sheet';
 import { Strip } from '../shared/strip';
 import { NewTabs } from './new-tabs';
-import { readMove } from './read-move';
+import { MOVE_USAGE, readMove } from './read-move';
 import { SaveOrder } from './save-order';
 
 /** An order made by moves from another one, or the order from which these moves make that one. */
@@ -48,7 +48,10 @@ export class RecipeMaker {
   /** Whether the base is what the moves should end in, and the order wanted is the one before them. */
   protected readonly inverse = signal(false);
   protected readonly written = signal('');
-  protected readonly reading = computed(() => readMove(this.written(), this.base().length));
+  protected readonly usage = MOVE_USAGE;
+  protected readonly reading = computed(() =>
+    readMove(this.written(), this.orderAfter()[this.moves().length]),
+  );
 
   /** The order with which the moves begin. */
   protected readonly start = computed(() =>
@@ -63,6 +66,13 @@ export class RecipeMaker {
   protected readonly order = computed(() =>
     this.inverse() ? this.start() : this.orderAfter()[this.moves().length],
   );
+  /** The step after which a card is there twice, where moves were put into another order. */
+  protected readonly broken = computed(() => {
+    const at = this.orderAfter().findIndex((order) => new Set(order).size < order.length);
+    return at < 0
+      ? undefined
+      : `After move ${at.toString()} a card is there twice. Move or remove that step.`;
+  });
   protected readonly origin = computed<Origin>(() => ({
     kind: 'recipe',
     base: this.start(),

@@ -1,12 +1,4 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  inject,
-  input,
-  linkedSignal,
-  signal,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import {
@@ -14,7 +6,6 @@ import {
   isJoker,
   isSecond,
   RANKS,
-  showCard,
   sortingHeap,
   sortingPass,
   sortingPlan,
@@ -22,18 +13,15 @@ import {
   cards,
 } from '@enumeron/core';
 import { CardFace } from '../shared/card-face';
-import { CardPad } from '../shared/card-pad';
-import { EntryField } from '../shared/entry-field';
-import { cardReader } from '../shared/reading';
-import { ThumbPad } from '../shared/thumb-pad';
-import { Viewport } from '../shared/viewport';
+import { NextCard } from '../shared/next-card';
+import { HeapView } from './heap-view';
 
 const HEAPS = [4, 7, 8, 13] as const;
 
 /** How to put a shuffled pack into an order by dealing it into heaps, card by card. */
 @Component({
   selector: 'en-sorting-guide',
-  imports: [CardFace, CardPad, EntryField, MatButton, MatButtonToggle, MatButtonToggleGroup, ThumbPad],
+  imports: [CardFace, HeapView, MatButton, MatButtonToggle, MatButtonToggleGroup, NextCard],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './sorting-guide.html',
   styleUrl: './sorting-guide.scss',
@@ -41,7 +29,6 @@ const HEAPS = [4, 7, 8, 13] as const;
 })
 export class SortingGuide {
   readonly order = input.required<readonly Card[]>();
-  protected readonly phone = inject(Viewport).phone;
 
   protected readonly plans = computed(() => HEAPS.map((heaps) => sortingPlan(this.order().length, heaps)));
   protected readonly heaps = signal<number>(8);
@@ -73,22 +60,16 @@ export class SortingGuide {
   protected readonly complete = computed(() => this.turned().length === this.order().length);
   /** The cards that have not been turned yet in the first pass. */
   protected readonly left = computed(() => this.order().filter((card) => !this.turned().includes(card)));
-  protected readonly read = computed(() => cardReader(this.left()));
 
   protected readonly rows = computed(() =>
     SUITS.map((suit) => RANKS.map((rank) => suit * 13 + rank - 1)).concat([
       this.order().filter((card) => isJoker(card) || isSecond(card)),
     ]),
   );
-  protected readonly showCard = showCard;
   protected readonly cards = cards;
 
   protected heapFor(card: Card): number | undefined {
     return sortingHeap(this.order(), card, this.heaps(), this.pass());
-  }
-
-  protected turn(card: Card | undefined): void {
-    if (card !== undefined && this.left().includes(card)) this.turned.set([...this.turned(), card]);
   }
 
   protected back(): void {

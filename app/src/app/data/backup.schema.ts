@@ -3,6 +3,15 @@ import { LARGEST_PACK, Outcome, parseCard } from '@enumeron/core';
 import { nameProblem, Origin } from './rows';
 import { check, originSchema } from './schemas';
 
+/** A pack as it lies. */
+export interface PackBackup {
+  readonly orderId: string;
+  readonly name: string;
+  readonly home: string;
+  readonly now: string;
+  readonly seen?: { readonly at: 'face' | 'top'; readonly card: string };
+}
+
 /** What a backup file holds; cards are written as in core's short names, times as ISO 8601. */
 export interface Backup {
   readonly format: 'enumeron-backup';
@@ -18,13 +27,9 @@ export interface Backup {
     readonly made: string;
     readonly changed: string;
   }[];
-  readonly pack?: {
-    readonly orderId: string;
-    readonly name: string;
-    readonly home: string;
-    readonly now: string;
-    readonly seen?: { readonly at: 'face' | 'top'; readonly card: string };
-  };
+  readonly pack?: PackBackup;
+  /** The second pack of the set. */
+  readonly beside?: PackBackup;
   readonly wanted?: { readonly card?: string; readonly number?: number };
   readonly settings?: {
     readonly theme: 'system' | 'paper' | 'wings';
@@ -67,6 +72,14 @@ const key = Joi.string()
   .required();
 const time = sentence((text) => (Number.isNaN(Date.parse(text)) ? 'this is not a time' : undefined));
 
+const pack = Joi.object({
+  orderId: key,
+  name,
+  home: cards,
+  now: cards,
+  seen: Joi.object({ at: Joi.valid('face', 'top').required(), card }),
+}).custom(sameCards);
+
 const backupSchema = Joi.object({
   format: Joi.valid('enumeron-backup').required(),
   version: Joi.valid(1).required(),
@@ -86,13 +99,8 @@ const backupSchema = Joi.object({
     .unique('id')
     .max(5000)
     .required(),
-  pack: Joi.object({
-    orderId: key,
-    name,
-    home: cards,
-    now: cards,
-    seen: Joi.object({ at: Joi.valid('face', 'top').required(), card }),
-  }).custom(sameCards),
+  pack,
+  beside: pack,
   wanted: Joi.object({ card: card.optional(), number: Joi.number().integer().min(1).max(LARGEST_PACK) }),
   settings: Joi.object({
     theme: Joi.valid('system', 'paper', 'wings').required(),

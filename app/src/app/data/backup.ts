@@ -1,11 +1,27 @@
 import { inject, Injectable } from '@angular/core';
 import { formatCard, formatOrder, Outcome, parseCard } from '@enumeron/core';
-import type { Backup } from './backup.schema';
+import type { Backup, PackBackup } from './backup.schema';
 import { DATABASE } from './db';
 import { Journal, Write } from './journal';
-import { OrderRow, PackRow, StateRow } from './rows';
+import { LaidPack, OrderRow, PackRow, StateRow } from './rows';
 
 const cardsOf = (text: string): number[] => text.split(' ').map((name) => parseCard(name) as number);
+
+const writtenPack = ({ orderId, name, home, now, seen }: LaidPack): PackBackup => ({
+  orderId,
+  name,
+  home: formatOrder(home),
+  now: formatOrder(now),
+  ...(seen && { seen: { at: seen.at, card: formatCard(seen.card) } }),
+});
+
+const readPack = ({ orderId, name, home, now, seen }: PackBackup): LaidPack => ({
+  orderId,
+  name,
+  home: cardsOf(home),
+  now: cardsOf(now),
+  ...(seen && { seen: { at: seen.at, card: parseCard(seen.card) as number } }),
+});
 
 /** Writes all that the user has into one file, and takes such a file back. docs/formats.md describes it. */
 @Injectable({ providedIn: 'root' })
@@ -20,7 +36,8 @@ export class BackupService {
     const rows = stored.map(readState).filter((row) => row !== undefined);
     const find = <Id extends StateRow['id']>(id: Id): Extract<StateRow, { id: Id }> | undefined =>
       rows.find((row): row is Extract<StateRow, { id: Id }> => row.id === id);
-    const [pack, wanted, settings] = [find('pack'), find('wanted'), find('settings')];
+    const [pack, beside] = [find('pack'), find('beside')];
+    const [wanted, settings] = [find('wanted'), find('settings')];
     const backup: Backup = {
       format: 'enumeron-backup',
       version: 1,
@@ -34,15 +51,8 @@ export class BackupService {
         made: new Date(made).toISOString(),
         changed: new Date(changed).toISOString(),
       })),
-      ...(pack && {
-        pack: {
-          orderId: pack.orderId,
-          name: pack.name,
-          home: formatOrder(pack.home),
-          now: formatOrder(pack.now),
-          ...(pack.seen && { seen: { at: pack.seen.at, card: formatCard(pack.seen.card) } }),
-        },
-      }),
+      ...(pack && { pack: writtenPack(pack) }),
+      ...(beside?.pack && { beside: writtenPack(beside.pack) }),
       ...(wanted && {
         wanted: {
           ...(wanted.card !== undefined && { card: formatCard(wanted.card) }),
@@ -74,16 +84,7 @@ export class BackupService {
       made: Date.parse(order.made),
       changed: Date.parse(order.changed),
     }));
-    const pack: PackRow | undefined = backup.pack && {
-      id: 'pack',
-      orderId: backup.pack.orderId,
-      name: backup.pack.name,
-      home: cardsOf(backup.pack.home),
-      now: cardsOf(backup.pack.now),
-      ...(backup.pack.seen && {
-        seen: { at: backup.pack.seen.at, card: parseCard(backup.pack.seen.card) as number },
-      }),
-    };
+    const pack: PackRow | undefined = backup.pack && { id: 'pack', ...readPack(backup.pack) };
     const wanted = backup.wanted?.card;
     const state: (StateRow | undefined)[] = [
       pack,
@@ -99,6 +100,11 @@ export class BackupService {
     await this.journal.commit('restore a backup', [
       ...gone.map((key): Write => ({ table: 'orders', key, after: undefined })),
       ...orders.map((row): Write => ({ table: 'orders', key: row.id, after: row })),
+      {
+        table: 'state',
+        key: 'beside',
+        after: backup.beside && { id: 'beside', pack: readPack(backup.beside) },
+      },
       ...state.flatMap((row): Write[] => (row ? [{ table: 'state', key: row.id, after: row }] : [])),
     ]);
   }

@@ -34,7 +34,8 @@ test('broken files say where', async () => {
     const outcome = await readOrderFile(text);
     return outcome.ok ? '' : outcome.problems.map(({ where, what }) => `${where ?? ''}: ${what}`).join();
   };
-  expect(await said('place,card\n1,AC\n2,3H,surplus')).toContain('Line 3: The table is broken');
+  expect(await said('place,card\n1,AC\n2,3H,surplus')).toContain('Line 3, column 6: The table is broken');
+  expect(await said('place,card\n1,AC\n2')).toContain('Line 3, column 2: The table is broken');
   expect(await said('{"format": ')).toContain('not JSON');
   expect(await said('{"format": "other"}')).toContain('no order of Enumeron');
 });

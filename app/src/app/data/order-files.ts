@@ -53,16 +53,33 @@ export interface OrderText {
   readonly text: string;
 }
 
+/** The line and column at which a row of a table has too many cells (at the first of them) or too few (its end). */
+const whereInTable = (content: string, row: number | undefined, code: string): string | undefined => {
+  if (row === undefined) return undefined;
+  const lines = content.split(/\r\n|\r|\n/);
+  const [cells, wanted] = [lines.at(row + 1)?.split(',') ?? [], lines[0].split(',').length];
+  const kept = code === 'TooManyFields' ? cells.slice(0, wanted) : cells;
+  const column = kept.join(',').length + (code === 'TooManyFields' ? 2 : 1);
+  return `Line ${(row + 2).toString()}, column ${column.toString()}`;
+};
+
 /** Takes the cards out of a table with a column `card`; other tables are read as plain text. */
 const readCsv = async (content: string): Promise<Outcome<OrderText>> => {
   const { default: papa } = await import('papaparse');
   const { data, errors } = papa.parse<Partial<Record<string, string>>>(content.trim(), { header: true });
-  if (errors.length > 0) {
-    const [{ row, message }] = errors;
-    const where = row === undefined ? undefined : `Line ${(row + 2).toString()}`;
+  // A table of one column has no delimiter to be found: that is no fault.
+  const fault = errors.find(({ type }) => type !== 'Delimiter');
+  if (fault) {
+    const { row, code, message } = fault;
     return {
       ok: false,
-      problems: [{ where, what: `The table is broken: ${message}.`, remedy: 'Mend that line.' }],
+      problems: [
+        {
+          where: whereInTable(content.trim(), row, code),
+          what: `The table is broken: ${message}.`,
+          remedy: 'Mend that line.',
+        },
+      ],
     };
   }
   const name = data.at(0)?.['order']?.replace(/^'(?=[=+\-@\t\r])/, '');

@@ -3,7 +3,7 @@ import { Card, Problem } from '@enumeron/core';
 import { liveQuery } from 'dexie';
 import { DATABASE } from './db';
 import { Journal, Write } from './journal';
-import { OrderRow, Origin, PackRow } from './rows';
+import { BesideRow, LaidPack, OrderRow, Origin, PackRow } from './rows';
 import { sampleOrders } from './sample';
 
 /** A stored row that is not an order; it is left as it is. */
@@ -56,29 +56,21 @@ export class OrdersStore {
     return this.add(this.freeName(order.name), order.cards, order.origin);
   }
 
-  /** Renames an order, and the pack with it when the pack is in that order. */
+  /** Renames an order, and the packs that are in it. */
   async rename(order: OrderRow, name: string): Promise<void> {
-    const pack = await this.packIn(order);
     await this.journal.commit(`rename ${order.name}`, [
       put({ ...order, name, changed: Date.now() }),
-      ...(pack ? [{ table: 'state', key: 'pack', after: { ...pack, name } } as const] : []),
+      ...(await this.packsIn(order, (pack) => ({ ...pack, name }))),
     ]);
   }
 
   /** Changes an order's name and cards. A pack that came from it is laid in the new order. */
   async change(order: OrderRow, name: string, cards: readonly Card[]): Promise<void> {
-    const pack = await this.packIn(order);
-    const relaid: PackRow | undefined = pack && {
-      id: 'pack',
-      orderId: order.id,
-      name,
-      home: cards,
-      now: cards,
-    };
+    const relaid: LaidPack = { orderId: order.id, name, home: cards, now: cards };
     await this.journal.commit(`change ${order.name}`, [
       // Cards changed by hand are no longer what a rule or recipe made.
       put({ ...order, origin: undefined, name, cards, changed: Date.now() }),
-      ...(relaid ? [{ table: 'state', key: 'pack', after: relaid } as const] : []),
+      ...(await this.packsIn(order, () => relaid)),
     ]);
   }
 
@@ -92,9 +84,18 @@ export class OrdersStore {
     await this.journal.commit('restore the sample orders', sampleOrders().map(put));
   }
 
-  private async packIn(order: OrderRow): Promise<PackRow | undefined> {
-    const row = (await this.db.state.get('pack')) as PackRow | undefined;
-    return row?.orderId === order.id ? row : undefined;
+  /** Writes for the packs in hand and beside that are in this order. */
+  private async packsIn({ id }: OrderRow, change: (pack: LaidPack) => LaidPack): Promise<Write[]> {
+    const pack = (await this.db.state.get('pack')) as PackRow | undefined;
+    const beside = (await this.db.state.get('beside')) as BesideRow | undefined;
+    return [
+      ...(pack?.orderId === id
+        ? [{ table: 'state', key: 'pack', after: { id: 'pack', ...change(pack) } } as const]
+        : []),
+      ...(beside?.pack?.orderId === id
+        ? [{ table: 'state', key: 'beside', after: { id: 'beside', pack: change(beside.pack) } } as const]
+        : []),
+    ];
   }
 
   private freeName(name: string): string {

@@ -36,6 +36,14 @@ export interface PackRow {
   readonly seen?: Glimpse;
 }
 
+export type LaidPack = Omit<PackRow, 'id'>;
+
+/** Another pack of the set, as it lies beside the one in use. */
+export interface BesideRow {
+  readonly id: 'beside';
+  readonly pack?: LaidPack;
+}
+
 /** The card and the number that were named. */
 export interface WantedRow {
   readonly id: 'wanted';
@@ -59,7 +67,7 @@ export interface SeededRow {
   readonly at: number;
 }
 
-export type StateRow = PackRow | WantedRow | SettingsRow | SeededRow;
+export type StateRow = PackRow | BesideRow | WantedRow | SettingsRow | SeededRow;
 
 /** An order that is being written. Its id is that of the order that it will replace, or `new`. */
 export interface DraftRow {

@@ -1,4 +1,15 @@
-import { Card, parseOrder } from '@enumeron/core';
+import {
+  BankPosition,
+  Card,
+  cardOf,
+  fillSlots,
+  freeSlots,
+  layBank,
+  Order,
+  parseOrder,
+  RANKS,
+  SUITS,
+} from '@enumeron/core';
 import { OrderRow, Origin } from './rows';
 
 /** The demo world: the orders of a weekly late set at the Salt Room. */
@@ -26,6 +37,41 @@ const cardsOf = (text: string): readonly Card[] => {
   return outcome.order;
 };
 
+/** The cards of Tidemark fall into the free slots of the banks. */
+const banks = (): OrderRow[] => {
+  const tidemark = cardsOf(SAMPLES[0][2]);
+  const groups = ([6, 7, 8] as const).flatMap((rank) => SUITS.map((suit) => cardOf(rank, suit)));
+  return [
+    bankOrder(
+      'sample-breakwater',
+      'Breakwater',
+      RANKS.map((rank) => cardOf(rank, 2)),
+      {
+        kind: 'behind',
+        count: 20,
+      },
+    ),
+    bankOrder('sample-lamp-room', 'Lamp room', groups, { kind: 'around the middle' }, true),
+  ].map((make, index) => make(tidemark, SAMPLES.length + index));
+};
+
+const bankOrder =
+  (id: string, name: string, cards: readonly Card[], position: BankPosition, loose?: true) =>
+  (pack: Order, at: number): OrderRow => {
+    const outcome = layBank(cards, position, pack.length);
+    if (!outcome.ok) throw new Error('a sample bank has no room');
+    const bank = loose ? { ...outcome.bank, loose } : outcome.bank;
+    return {
+      id,
+      name,
+      cards: fillSlots(freeSlots(bank, pack.length), pack),
+      origin: { kind: 'bank', bank },
+      sample: true,
+      made: at,
+      changed: at,
+    };
+  };
+
 /** The rules that made two of them. */
 const origins = (): Readonly<Partial<Record<string, Origin>>> => ({
   'sample-nine-five-wheel': {
@@ -39,8 +85,8 @@ const origins = (): Readonly<Partial<Record<string, Origin>>> => ({
 });
 
 /** The sample orders as rows, the demo order Tidemark first. */
-export const sampleOrders = (): OrderRow[] =>
-  SAMPLES.map(([id, name, cards], index) => ({
+export const sampleOrders = (): OrderRow[] => [
+  ...SAMPLES.map(([id, name, cards], index) => ({
     id,
     name,
     cards: cardsOf(cards),
@@ -48,4 +94,6 @@ export const sampleOrders = (): OrderRow[] =>
     sample: true,
     made: index,
     changed: index,
-  }));
+  })),
+  ...banks(),
+];

@@ -92,6 +92,14 @@ const moveSchema = Joi.alternatives().try(
     heaps: count,
     gather: Joi.array().items(count).unique().length(Joi.ref('heaps')).required(),
   }),
+  Joi.object({ kind: kindOf('riffle'), seed: Joi.number().integer().required() }),
+  Joi.object({
+    kind: kindOf('overhand'),
+    seed: Joi.number().integer().required(),
+    chop: Joi.number().greater(0).max(1).required(),
+  }),
+  Joi.object({ kind: kindOf('take'), place: count, card }),
+  Joi.object({ kind: kindOf('put'), place: count, card: card.required() }),
 );
 
 export const originSchema = Joi.alternatives().try(
@@ -137,14 +145,20 @@ const samePack = (value: { home: number[]; now: number[] }, helpers: Joi.CustomH
 
 const glimpse = Joi.object({ at: Joi.valid('face', 'top').required(), card: card.required() });
 
-export const packSchema = Joi.object({
-  id: Joi.valid('pack').required(),
+const laidPack = Joi.object({
   orderId: key,
   name,
   home: cards.required(),
   now: cards.required(),
   seen: glimpse,
-}).custom(samePack);
+});
+
+export const packSchema = laidPack.keys({ id: Joi.valid('pack').required() }).custom(samePack);
+
+export const besideSchema = Joi.object({
+  id: Joi.valid('beside').required(),
+  pack: laidPack.custom(samePack),
+});
 
 export const wantedSchema = Joi.object({
   id: Joi.valid('wanted').required(),
@@ -165,6 +179,7 @@ const stateSchema = Joi.alternatives()
   .conditional('.id', {
     switch: [
       { is: 'pack', then: packSchema },
+      { is: 'beside', then: besideSchema },
       { is: 'wanted', then: wantedSchema },
       { is: 'settings', then: settingsSchema },
       { is: 'seeded', then: seededSchema },

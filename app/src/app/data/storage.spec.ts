@@ -27,10 +27,10 @@ const livePack = async (): Promise<LiveRow<PackRow>> => TestBed.inject(StateRows
 
 describe('the first visit', () => {
   test('lays the demo world out once, and what is deleted stays so', async () => {
-    expect(await db.orders.count()).toBe(3);
+    expect(await db.orders.count()).toBe(5);
     await db.orders.delete(tidemark.id);
     await TestBed.inject(Boot).seed();
-    expect(await db.orders.count()).toBe(2);
+    expect(await db.orders.count()).toBe(4);
   });
 
   test('does not wait for the database, and is remembered', async () => {
@@ -53,7 +53,7 @@ describe('the first visit', () => {
       { table: 'orders', key: tidemark.id, after: undefined },
     ]);
     await TestBed.inject(Boot).eraseAll();
-    expect([await db.orders.count(), await db.journal.count(), await db.drafts.count()]).toEqual([3, 0, 0]);
+    expect([await db.orders.count(), await db.journal.count(), await db.drafts.count()]).toEqual([5, 0, 0]);
   });
 });
 

@@ -62,12 +62,17 @@ export class Shell {
       '/': () => this.askLine()?.focus(),
       '?': () => void this.help(),
       d: () => void this.carryOut(),
+      x: () => void this.swap(),
       u: () => void this.undo(),
       'shift+u': () => void this.redo(),
       'mod+z': () => void this.undo(),
       'mod+shift+z': () => void this.redo(),
       'mod+y': () => void this.redo(),
     });
+  }
+
+  protected async swap(): Promise<void> {
+    if (await this.pack.swap()) this.say(`${this.pack.pack().name} is in hand.`);
   }
 
   protected async asked(intent: Intent): Promise<void> {
@@ -84,6 +89,8 @@ export class Shell {
         await this.pack.apply(intent.move);
         this.say(describeMove(intent.move));
         return;
+      case 'swap':
+        return this.swap();
       case 'undo':
         return this.undo();
       case 'redo':

@@ -125,7 +125,7 @@ test('what is wanted is answered, carried out and kept', async () => {
 test('orders: add, rename, change, duplicate and delete, each undone', async () => {
   const orders = TestBed.inject(OrdersStore);
   const found = (id: string): OrderRow => orders.find(id) as OrderRow;
-  await until(() => orders.orders()?.length === 3);
+  await until(() => orders.orders()?.length === 5);
   const id = await orders.add('Harbour', tidemark.cards);
   await until(() => orders.find(id) !== undefined);
   await pack.use(found(id));
@@ -136,13 +136,32 @@ test('orders: add, rename, change, duplicate and delete, each undone', async () 
   await until(() => sameOrder(pack.home(), turned));
   expect(pack.offset()).toBe(0);
   await orders.duplicate(found(id));
-  await until(() => orders.orders()?.length === 5);
+  await until(() => orders.orders()?.length === 7);
   expect(orders.orders()?.map(({ name }) => name)).toContain('Harbour wall copy');
   await orders.remove(found(id));
   await until(() => orders.find(id) === undefined);
   for (let step = 0; step < 6; step++) await journal.undo();
-  await until(() => orders.orders()?.length === 3);
+  await until(() => orders.orders()?.length === 5);
   expect(await db.state.get('pack')).toMatchObject({ name: 'Tidemark', now: tidemark.cards });
+});
+
+test('a second pack lies beside the first: taken in hand, renamed, put away, each undone', async () => {
+  const [, wheel] = sampleOrders();
+  expect(await pack.swap()).toBe(false);
+  await pack.apply({ kind: 'cut', count: 4 });
+  await pack.keepBeside(wheel);
+  await pack.swap();
+  expect([pack.pack().name, pack.offset(), pack.beside()?.name]).toEqual(['Nine-five wheel', 0, 'Tidemark']);
+  expect(pack.beside()?.now).toEqual(cut(tidemark.cards, 4));
+  await TestBed.inject(OrdersStore).rename(tidemark, 'Spring tide');
+  await until(() => pack.beside()?.name === 'Spring tide');
+  await pack.swap();
+  expect([pack.pack().name, pack.offset()]).toEqual(['Spring tide', 4]);
+  await pack.putAway();
+  expect(pack.beside()).toBeUndefined();
+  for (let step = 0; step < 6; step++) await journal.undo();
+  await until(() => pack.pack().name === 'Tidemark' && pack.offset() === 0);
+  expect(pack.beside()).toBeUndefined();
 });
 
 test('a stored row that is no order is told and left as it is', async () => {
@@ -152,6 +171,6 @@ test('a stored row that is no order is told and left as it is', async () => {
   await until(() => orders.damaged().length === 1);
   expect(orders.damaged()[0]).toMatchObject({ name: 'Odd one' });
   expect(orders.damaged()[0].problem.what).toContain('twice');
-  expect(orders.orders()).toHaveLength(3);
+  expect(orders.orders()).toHaveLength(5);
   expect(await db.orders.get('odd')).toEqual(odd);
 });

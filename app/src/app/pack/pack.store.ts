@@ -12,7 +12,7 @@ import {
   showCard,
 } from '@enumeron/core';
 import { Journal } from '../data/journal';
-import { Glimpse, OrderRow, PackRow } from '../data/rows';
+import { BesideRow, Glimpse, OrderRow, PackRow } from '../data/rows';
 import { sampleOrders } from '../data/sample';
 import { StateRows } from '../data/state-row';
 
@@ -30,7 +30,11 @@ export class PackStore {
   private readonly journal = inject(Journal);
   private readonly row = inject(StateRows).live<PackRow>(laid(sampleOrders()[0]));
 
+  private readonly besideRow = inject(StateRows).live<BesideRow>({ id: 'beside' });
+
   readonly pack = this.row.value;
+  /** The other pack of the set, or undefined while there is only one. */
+  readonly beside = computed(() => this.besideRow.value().pack);
   readonly home = computed(() => this.pack().home);
   readonly now = computed(() => this.pack().now);
   readonly size = computed(() => this.now().length);
@@ -72,6 +76,33 @@ export class PackStore {
     return this.put(`use ${order.name}`, laid(order));
   }
 
+  /** Keeps a second pack, laid in an order, beside the one in use: the two are a set. */
+  keepBeside(order: OrderRow): Promise<void> {
+    const { orderId, name, home, now } = laid(order);
+    return this.putBeside(`keep ${order.name} beside the pack`, { orderId, name, home, now });
+  }
+
+  /** Puts the second pack away. */
+  putAway(): Promise<void> {
+    return this.putBeside(`put ${this.beside()?.name ?? 'the second pack'} away`, undefined);
+  }
+
+  /** Takes the other pack of the set in hand; each stays as it lies. Gives false when there is none. */
+  async swap(): Promise<boolean> {
+    const [{ id, ...pack }, beside] = [this.pack(), this.beside()];
+    if (!beside) return false;
+    const [taken, left]: [PackRow, BesideRow] = [
+      { id, ...beside },
+      { id: 'beside', pack },
+    ];
+    const stored = this.journal.commit(`take ${beside.name} in hand`, [
+      { table: 'state', key: 'pack', after: taken },
+      { table: 'state', key: 'beside', after: left },
+    ]);
+    await Promise.all([this.row.set(taken, () => stored), this.besideRow.set(left, () => stored)]);
+    return true;
+  }
+
   /** Brings the pack back to its home order. */
   inOrder(): Promise<void> {
     const { home, ...pack } = this.pack();
@@ -81,6 +112,13 @@ export class PackStore {
   /** What a move would make of the pack, without doing it. */
   preview(move: Move): readonly Card[] {
     return applyMove(this.now(), move);
+  }
+
+  private putBeside(label: string, pack: BesideRow['pack']): Promise<void> {
+    const row: BesideRow = pack ? { id: 'beside', pack } : { id: 'beside' };
+    return this.besideRow.set(row, () =>
+      this.journal.commit(label, [{ table: 'state', key: 'beside', after: row }]),
+    );
   }
 
   private put(label: string, row: PackRow): Promise<void> {

@@ -57,7 +57,11 @@ export class AskLine {
   /** Whether the arrow keys have been used since something was typed. */
   private byArrow = false;
   protected readonly reply = computed(() =>
-    ask(this.text(), { home: this.pack.home(), now: this.pack.now() }),
+    ask(this.text(), {
+      home: this.pack.home(),
+      now: this.pack.now(),
+      beside: this.pack.beside()?.name,
+    }),
   );
   protected readonly answers = computed(() => answersOf(this.reply()));
   protected readonly displayWith = (answer: Answer | string | null): string =>

@@ -3,7 +3,7 @@ import { sampleOrders } from '../../data/sample';
 import { ask, Asked, WORDS } from './ask';
 
 const home = sampleOrders()[0].cards;
-const turned: Asked = { home, now: cut(home, 3) };
+const turned: Asked = { home, now: cut(home, 3), beside: 'Nine-five wheel' };
 const card = (name: string): number => parseCard(name) as number;
 
 test('a card is found, a place is looked up', () => {
@@ -62,6 +62,11 @@ test('each completion leads somewhere', () => {
   for (const start of ['7', 'k', 'f', 'to', 'c', 'd', 'u', 'a', '15 q'])
     for (const { text } of ask(start, turned).completions) expect(ask(text, turned).problem).toBeUndefined();
   for (const { usage } of WORDS) expect(ask(usage, turned).intent).toBeDefined();
+});
+
+test('there is nothing to swap without a second pack', () => {
+  expect(ask('swap', turned).says).toBe('Take Nine-five wheel in hand');
+  expect(ask('swap', { home, now: home }).problem).toContain('There is no second pack');
 });
 
 test.each([

@@ -29,7 +29,7 @@ export type Intent =
   | { readonly do: 'want'; readonly card: Card; readonly number: number }
   | { readonly do: 'see'; readonly at: 'face' | 'top'; readonly card: Card }
   | { readonly do: 'move'; readonly move: Move }
-  | { readonly do: 'undo' | 'redo' | 'help' }
+  | { readonly do: 'undo' | 'redo' | 'help' | 'swap' }
   | { readonly do: 'go'; readonly room: Room };
 
 /** A way to go on typing: the whole line it makes, and what it would mean. */
@@ -54,6 +54,8 @@ export interface Reply {
 export interface Asked {
   readonly home: Order;
   readonly now: Order;
+  /** The name of the second pack, where there is one. */
+  readonly beside?: string;
 }
 
 interface Word {
@@ -72,6 +74,7 @@ export const WORDS: readonly Word[] = [
   { word: 'out', usage: 'out', says: 'a perfect weave, the top card staying on top' },
   { word: 'undo', usage: 'undo', says: 'take the last action back' },
   { word: 'redo', usage: 'redo', says: 'do it again' },
+  { word: 'swap', usage: 'swap', says: 'take the other pack of the set' },
   { word: 'help', usage: 'help', says: 'what can be typed and pressed' },
 ];
 
@@ -173,8 +176,15 @@ const wordReply = (asked: Asked, word: string, rest: readonly string[]): Reply |
     return { intent: { do: 'move', move: weave }, says: describeMove(weave), completions: [] };
   }
   if (room) return { intent: { do: 'go', room }, says: `Open ${room.name}`, completions: [] };
-  const act = word as 'undo' | 'redo' | 'help';
-  const says = { undo: 'Take the last action back', redo: 'Do it again', help: 'Show the help' }[act];
+  if (word === 'swap' && asked.beside === undefined)
+    return wrong('There is no second pack. Keep one beside it: Arrange, an order, Keep beside the pack.');
+  const act = word as 'undo' | 'redo' | 'help' | 'swap';
+  const says = {
+    undo: 'Take the last action back',
+    redo: 'Do it again',
+    help: 'Show the help',
+    swap: `Take ${asked.beside ?? ''} in hand`,
+  }[act];
   return { intent: { do: act }, says, completions: [] };
 };
 
