@@ -14,15 +14,21 @@ import { HeapView } from './heap-view';
       {{ lead() }} Each card is handled once. Look at the top card, press it here, and put it face down where
       it says.
     </p>
-    <en-heap-view [card]="turned().at(-1)" [named]="true" [heap]="heap()" [under]="laid()?.under ?? 0">
-      Turn the top card and press it here, or type it.
-    </en-heap-view>
     @if (left().length > 0) {
-      <en-next-card label="The card turned" [pack]="left()" (picked)="turn($event)">
-        <span class="done">{{ turned().length }} of {{ order().length }}</span>
-        <button mat-button [disabled]="turned().length === 0" (click)="back()">Back one card</button>
+      <en-next-card
+        label="The card turned"
+        [pack]="left()"
+        [progress]="turned().length + ' of ' + order().length"
+        [backable]="turned().length > 0"
+        (picked)="turn($event)"
+        (back)="back()"
+      >
+        <en-heap-view [card]="turned().at(-1)" [named]="true" [heap]="heap()" [under]="laid()?.under ?? 0">
+          Turn the top card and press it here, or type it.
+        </en-heap-view>
       </en-next-card>
     } @else {
+      <en-heap-view [card]="turned().at(-1)" [named]="true" [heap]="heap()" [under]="laid()?.under ?? 0" />
       <p class="gather">{{ gathered().says }}</p>
       <button mat-flat-button (click)="gatheredAs.emit(gathered().order)">The pack is gathered so</button>
       <button mat-button (click)="back()">Back one card</button>
@@ -30,10 +36,6 @@ import { HeapView } from './heap-view';
       <en-order-sheet label="The pack as gathered" [order]="gathered().order" />
     }`,
   styles: `
-    .done {
-      color: var(--muted);
-      font-family: var(--mono);
-    }
     .gather {
       font: 700 1.4rem/1.3 var(--heading);
     }

@@ -14,12 +14,6 @@ import { numberReader } from '../shared/reading';
   template: `<p class="lead">
       Look at a few cards, each at a place that you know. Three that agree leave little doubt.
     </p>
-    <section class="verdict" aria-live="polite" aria-label="Verdict">
-      <p class="says"><en-card-text [text]="check().says" /></p>
-      @if (check().lookNext; as place) {
-        <p>{{ seen().length === 0 ? 'Begin at the face:' : 'Look next at' }} {{ place }}.</p>
-      }
-    </section>
     <en-entry-field
       class="row place"
       label="The place"
@@ -28,7 +22,14 @@ import { numberReader } from '../shared/reading';
       [read]="readPlace()"
       (picked)="typedPlace.set($event)"
     />
-    <en-next-card label="The card there" [pack]="order()" (picked)="see($event)" />
+    <en-next-card label="The card there" [pack]="order()" (picked)="see($event)">
+      <section class="verdict" aria-live="polite" aria-label="Verdict">
+        <p class="says"><en-card-text [text]="check().says" /></p>
+        @if (check().lookNext; as place) {
+          <p>{{ seen().length === 0 ? 'Begin at the face:' : 'Look next at' }} {{ place }}.</p>
+        }
+      </section>
+    </en-next-card>
     @if (seen().length > 0) {
       <ul>
         @for (each of seen(); track each.place) {

@@ -52,6 +52,17 @@ import { CardFace } from '../shared/card-face';
       font-size: 1.4rem;
       font-weight: 400;
     }
+    @media (max-width: 699.98px) {
+      section {
+        min-height: 4.4rem;
+        margin: 6px 0;
+        padding: 0 1rem;
+        font-size: 2.2rem;
+      }
+      .heap {
+        font-size: 3.4rem;
+      }
+    }
   `,
 })
 export class HeapView {

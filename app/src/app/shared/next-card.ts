@@ -1,15 +1,19 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { Card, Order, showCard } from '@enumeron/core';
+import { MatButton } from '@angular/material/button';
 import { CardPad } from './card-pad';
 import { EntryField } from './entry-field';
 import { cardReader } from './reading';
 import { ThumbPad } from './thumb-pad';
 import { Viewport } from './viewport';
 
-/** Takes one card after the other, typed or pressed: on a pad of all cards, or under the thumb on a phone. */
+/**
+ * Takes one card after the other, typed or pressed: on a pad of all cards, or under the thumb on a phone. What
+ * is put into it stands right above the pad, where the eye is.
+ */
 @Component({
   selector: 'en-next-card',
-  imports: [CardPad, EntryField, ThumbPad],
+  imports: [CardPad, EntryField, MatButton, ThumbPad],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<div class="typed">
       <en-entry-field
@@ -21,10 +25,16 @@ import { Viewport } from './viewport';
         [pad]="phone()"
         (picked)="take($event)"
       />
-      <ng-content />
+      @if (progress(); as progress) {
+        <span class="progress">{{ progress }}</span>
+      }
+      @if (backable() && !phone()) {
+        <button mat-button (click)="back.emit()">Back one card</button>
+      }
     </div>
-    @if (phone()) {
-      <div class="thumb">
+    <div [class.pinned]="phone()">
+      <ng-content />
+      @if (phone()) {
         <en-thumb-pad
           role="group"
           [attr.aria-label]="label()"
@@ -32,11 +42,16 @@ import { Viewport } from './viewport';
           [pack]="pack()"
           [largest]="1"
           (cardPicked)="take($event)"
-        />
-      </div>
-    } @else {
-      <en-card-pad [label]="label()" [pack]="pack()" [selected]="selected()" (picked)="take($event)" />
-    }`,
+        >
+          <button side type="button" class="small" [disabled]="!backable()" (click)="back.emit()">
+            back
+          </button>
+          <span done class="progress done">{{ progress() }}</span>
+        </en-thumb-pad>
+      } @else {
+        <en-card-pad [label]="label()" [pack]="pack()" [selected]="selected()" (picked)="take($event)" />
+      }
+    </div>`,
   styles: `
     .typed {
       display: flex;
@@ -45,18 +60,30 @@ import { Viewport } from './viewport';
       align-items: center;
       margin-bottom: 0.6rem;
     }
-    .thumb {
+    .progress {
+      color: var(--muted);
+      font-family: var(--mono);
+    }
+    .done {
+      grid-column: span 3;
+      place-self: center;
+    }
+    .small {
+      color: var(--petrol);
+      font-size: 0.85rem;
+    }
+    .pinned {
       position: fixed;
       z-index: 4;
       inset: auto 0 56px;
-      padding: 8px 6px 6px;
+      padding: 0 6px 6px;
       border-top: 1px solid var(--line);
       background: var(--paper);
     }
     @media (max-width: 699.98px) {
       :host {
         display: block;
-        padding-bottom: 180px;
+        padding-bottom: 250px;
       }
     }
   `,
@@ -66,7 +93,12 @@ export class NextCard {
   /** The cards that may come. */
   readonly pack = input.required<Order>();
   readonly selected = input<Card>();
+  /** How far one is, in a few words. */
+  readonly progress = input('');
+  /** Whether there is a card to take back. */
+  readonly backable = input(false);
   readonly picked = output<Card>();
+  readonly back = output();
 
   protected readonly phone = inject(Viewport).phone;
   protected readonly read = computed(() => cardReader(this.pack()));
