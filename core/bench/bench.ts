@@ -1,9 +1,11 @@
 import {
   cut,
   deal,
+  findRoute,
   formatOrder,
   handlings,
   handSum,
+  layAll,
   numberOrder,
   parseOrder,
   seededRng,
@@ -34,6 +36,12 @@ measure('cut', () => cut(home, 20));
 measure('deal', () => deal(home, 20));
 measure('all handlings of a card at a number', () => handlings(now, home[30], 17));
 measure('the sum in the head', () => handSum(home, now, home[30], 17));
+
+measure('where a card goes in mirrored halves', () => layAll({ kind: 'mirrored halves' }, home.slice(0, 30)));
+
+const began = performance.now();
+findRoute(numberOrder(), home, 4);
+console.log(`no row of up to four moves to an order ${(performance.now() - began).toFixed(0)} ms`);
 
 const counter = spreadCounter(home, seededRng(3));
 const start = performance.now();

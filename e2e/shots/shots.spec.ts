@@ -74,14 +74,33 @@ test('arrange, a bank', async ({ enumeron }) => {
 
 test('arrange, sorting guide', async ({ enumeron, page }) => {
   await enumeron.open('/arrange/sample-tidemark/sort');
-  await page.getByRole('textbox', { name: 'or type it' }).pressSequentially('7D');
+  await page.getByRole('textbox', { name: 'type it' }).pressSequentially('7D');
   await shoot(enumeron, 'arrange-sorting');
+});
+
+test('arrange, laying a pack as its cards come', async ({ enumeron, page }) => {
+  await enumeron.open('/arrange/sample-twin-harbours/sort');
+  for (const name of ['9D', 'QC', '4C', 'AS', 'QS', '9H'])
+    await page.getByRole('textbox', { name: 'type it' }).pressSequentially(name);
+  await shoot(enumeron, 'arrange-laying');
+});
+
+test('arrange, a question of every cut', async ({ enumeron, page }) => {
+  await enumeron.open('/arrange/sample-nine-five-wheel/ask');
+  await page.getByLabel('Is it so that').selectOption('composed card');
+  await page.getByRole('button', { name: /^cut 7,/ }).click();
+  await shoot(enumeron, 'arrange-ask');
+});
+
+test('arrange, two orders side by side', async ({ enumeron }) => {
+  await enumeron.open('/arrange/sample-twin-harbours/compare');
+  await shoot(enumeron, 'arrange-compare');
 });
 
 test('arrange, check of the pack', async ({ enumeron, page }) => {
   await enumeron.open('/arrange/sample-tidemark/check');
   for (const name of ['9D', 'QC', '4C', 'AS', 'JH'])
-    await page.getByRole('textbox', { name: 'or type it' }).pressSequentially(name);
+    await page.getByRole('textbox', { name: 'type it' }).pressSequentially(name);
   await shoot(enumeron, 'arrange-check');
 });
 

@@ -22,7 +22,7 @@ test('back up, wipe, restore', async ({ enumeron, page }) => {
   await page.getByRole('button', { name: 'Erase everything now' }).click();
   await expect(enumeron.status()).toContainText('in order');
   await page.getByRole('link', { name: 'Arrange' }).click();
-  await expect(page.getByRole('navigation', { name: 'Orders' }).getByRole('link')).toHaveCount(4);
+  await expect(page.getByRole('navigation', { name: 'Orders' }).getByRole('link')).toHaveCount(6);
 
   await page.goto('/settings');
   const file = page.getByLabel('Restore a backup file');

@@ -56,8 +56,8 @@ test('what an order can do, with its proof, and how shuffled it looks', async ({
 
 test('the sorting guide tells each card its heap, and knows the second deal', async ({ enumeron, page }) => {
   await enumeron.open('/arrange/sample-tidemark/sort');
-  const now = page.getByRole('region', { name: 'The card turned and its heap' });
-  const field = page.getByRole('textbox', { name: 'or type it' });
+  const now = page.getByRole('region', { name: 'The card turned and where it goes' });
+  const field = page.getByRole('textbox', { name: 'type it' });
   await field.fill('7D');
   await expect(now).toContainText('heap 4');
   await expect(field).toHaveValue('');
@@ -76,7 +76,7 @@ test('the sorting guide tells each card its heap, and knows the second deal', as
 test('a pack is checked card by card', async ({ enumeron, page }) => {
   await enumeron.open('/arrange/sample-tidemark/check');
   const verdict = page.getByRole('region', { name: 'Verdict' });
-  const field = page.getByRole('textbox', { name: 'or type it' });
+  const field = page.getByRole('textbox', { name: 'type it' });
   const told = [...TIDEMARK.slice(3), ...TIDEMARK.slice(0, 3)];
   for (const name of told) await field.pressSequentially(name);
   await expect(verdict).toContainText('The pack is in order, turned by 3.');
@@ -93,9 +93,9 @@ test('a bank between indifferent cards, laid behind twenty', async ({ enumeron, 
   await page.getByRole('textbox', { name: 'Cards on top of it' }).fill('50');
   await expect(page.getByRole('alert')).toContainText('would reach from 51 to 58');
   await page.getByRole('textbox', { name: 'Cards on top of it' }).fill('20');
-  await page.getByRole('textbox', { name: 'Name' }).fill('Breakwater');
+  await page.getByRole('textbox', { name: 'Name' }).fill('Sea wall');
   await page.getByRole('button', { name: 'Save the order' }).click();
-  await expect(page.getByRole('link', { name: /Breakwater bank at 21/ })).toBeVisible();
+  await expect(page.getByRole('link', { name: /Sea wall bank at 21/ })).toBeVisible();
 });
 
 test('an order at random keeps its conditions and comes again for its seed', async ({ enumeron, page }) => {
