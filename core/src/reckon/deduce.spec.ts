@@ -1,0 +1,213 @@
+import fc from 'fast-check';
+import stacks from '../../test/vectors/stacks.json';
+import { Card, rankOf, secondOf } from '../deck/card';
+import { parseCard } from '../deck/notation';
+import { Order } from '../deck/order';
+import { cut } from '../moves/cut';
+import { deal } from '../moves/deal';
+import { deduce, Deduction } from './deduce';
+import { describeFact, Fact } from './fact';
+
+const tidemark = stacks.tidemark.map((name) => parseCard(name) as Card);
+const from = (facts: readonly Fact[], now: Order = tidemark): Deduction => {
+  const deduction = deduce(now, facts);
+  if (!deduction) throw new Error('no budget was set');
+  return deduction;
+};
+/** What an unknown may be. */
+const values = ({ unknowns }: Deduction, words: string): number[] =>
+  unknowns
+    .find((each) => each.words === words)
+    ?.tally.map(({ value }) => value)
+    .sort((a, b) => a - b) ?? [];
+const outOf = ({ out }: Deduction): Card[] => out.map(({ value }) => value);
+
+test('a glimpse after a cut: the pack lies in one way, for every cut and place', () => {
+  for (let count = 0; count < 52; count++) {
+    const now = cut(tidemark, count);
+    for (const at of ['face', 'top', 17] as const) {
+      const card = now[at === 'face' ? 51 : at === 'top' ? 0 : at - 1];
+      const deduction = from([{ kind: 'cut' }, { kind: 'seen', at, card }]);
+      expect(deduction).toMatchObject({ states: 1, size: 52, certain: now, look: undefined, conflict: [] });
+      expect(values(deduction, 'Cards cut')).toEqual([count]);
+    }
+  }
+});
+
+test('a packet lifted: its size is where its face card lies, for every size', () => {
+  for (let size = 1; size < 52; size++) {
+    const deduction = from([{ kind: 'lift', face: tidemark[size - 1] }]);
+    expect([deduction.states, values(deduction, 'Cards lifted')]).toEqual([1, [size]]);
+    // It was put back.
+    expect(deduction.certain).toEqual(tidemark);
+  }
+  expect(values(from([{ kind: 'lift', size: [20, 24] }]), 'Cards lifted')).toEqual([20, 21, 22, 23, 24]);
+});
+
+test('a packet lifted from a pack cut nobody knows where: one more glimpse is asked for, and settles it', () => {
+  const facts: Fact[] = [{ kind: 'cut' }, { kind: 'lift', face: tidemark[30] }];
+  const open = from(facts);
+  expect(open.states).toBe(51);
+  expect(open.look).toMatchObject({ left: 1 });
+  const now = cut(tidemark, 9);
+  const look = open.look?.place as number;
+  const settled = from([...facts, { kind: 'seen', at: look, card: now[look - 1] }]);
+  expect([settled.states, values(settled, 'Cards lifted')]).toEqual([1, [22]]);
+});
+
+test('two cuts, the second deeper: both depths from the two cards, over all pairs', () => {
+  for (let first = 1; first < 51; first++)
+    for (let second = first + 1; second < 52; second++) {
+      const deduction = from([{ kind: 'cuts', first: tidemark[first - 1], second: tidemark[second - 1] }]);
+      expect(deduction.states).toBe(1);
+      expect([values(deduction, 'First cut'), values(deduction, 'Second cut')]).toEqual([[first], [second]]);
+      expect(deduction.certain).toEqual(tidemark);
+    }
+});
+
+test('the next two ranks at a cut: all places where they stand side by side', () => {
+  for (let place = 2; place < 52; place++) {
+    const [a, b] = [rankOf(tidemark[place - 1]), rankOf(tidemark[place])];
+    if (!a || !b) continue;
+    const expected = tidemark.flatMap((card, index) =>
+      index > 0 && index < 51 && rankOf(card) === a && rankOf(tidemark[index + 1]) === b ? [index] : [],
+    );
+    expect(values(from([{ kind: 'next ranks', first: a, second: b }]), 'Cut at')).toEqual(expected);
+  }
+});
+
+test('cards dealt and dropped back, followed by a glimpse', () => {
+  for (let count = 1; count <= 52; count++)
+    expect(from([{ kind: 'dealt', count }]).certain).toEqual(deal(tidemark, count));
+});
+
+test('one or two cards from between two that are seen: which they were, for every gap', () => {
+  for (const count of [1, 2] as const)
+    for (let place = 2; place + count <= 52; place++) {
+      const [above, below] = [tidemark[place - 2], tidemark[place + count - 1]];
+      const deduction = from([{ kind: 'gap', above, below, count }]);
+      expect(deduction).toMatchObject({ states: 1, size: 52 - count });
+      expect(outOf(deduction).sort((a, b) => a - b)).toEqual(
+        tidemark.slice(place - 1, place - 1 + count).sort((a, b) => a - b),
+      );
+    }
+});
+
+test('a row with a card gone from it, in a pack cut unseen', () => {
+  const row = [9, 10, 12, 13].map((place) => tidemark[place - 1]);
+  const deduction = from([{ kind: 'cut' }, { kind: 'taken', count: 1 }, { kind: 'row', cards: row }]);
+  expect(outOf(deduction)).toEqual([tidemark[10]]);
+  // The row may lie anywhere: 48 places where it is whole.
+  expect(deduction.states).toBe(48);
+});
+
+test('a short group leaves its four cards, and a card missing by name is out', () => {
+  expect(outOf(from([{ kind: 'short group', rank: 7 }])).map((card) => rankOf(card))).toEqual([7, 7, 7, 7]);
+  const four = parseCard('4C') as Card;
+  const missing = from([{ kind: 'missing', card: four }]);
+  expect(outOf(missing)).toEqual([four]);
+  expect(missing.certain).toEqual(tidemark.filter((card) => card !== four));
+});
+
+test('a heap leaves every m-th card', () => {
+  const deduction = from([{ kind: 'heap', heaps: 4, heap: 4 }]);
+  expect(values(deduction, 'Thought of')).toEqual(
+    tidemark.filter((_, index) => index % 4 === 3).sort((a, b) => a - b),
+  );
+});
+
+test('what is told of what really happened is never a contradiction, and what really is, is among the states', () => {
+  fc.assert(
+    fc.property(
+      fc.nat(51),
+      fc.integer({ min: 1, max: 51 }),
+      fc.nat(50),
+      fc.constantFrom('face' as const, 'top' as const, 30),
+      (count, lifted, taken, at) => {
+        const turned = cut(tidemark, count);
+        const now = turned.filter((_, index) => index !== taken);
+        const card = now[at === 'face' ? 50 : at === 'top' ? 0 : at - 1];
+        const deduction = from([
+          { kind: 'cut' },
+          { kind: 'lift', face: turned[lifted - 1] },
+          { kind: 'taken', count: 1 },
+          { kind: 'seen', at, card },
+        ]);
+        expect(deduction.states).toBeGreaterThan(0);
+        expect(outOf(deduction)).toContain(turned[taken]);
+        expect(values(deduction, 'Cards cut')).toContain(count);
+        deduction.certain.forEach((each, index) => {
+          if (each !== undefined) expect(each).toBe(now[index]);
+        });
+      },
+    ),
+    { numRuns: 25 },
+  );
+});
+
+test('what cannot be true together is told as the smallest set', () => {
+  const [king, nine, seven] = ['KH', '9D', '7D'].map((name) => parseCard(name) as Card);
+  const facts: Fact[] = [
+    { kind: 'cut' },
+    { kind: 'seen', at: 'face', card: king },
+    { kind: 'lift', size: [1, 20] },
+    { kind: 'seen', at: 'top', card: seven },
+    { kind: 'seen', at: 2, card: parseCard('QC') as Card },
+  ];
+  expect(from(facts)).toMatchObject({ states: 0, conflict: [1, 3] });
+  // Without a cut told, one glimpse alone is against the order.
+  expect(from([{ kind: 'seen', at: 'top', card: nine }])).toMatchObject({ states: 0, conflict: [0] });
+  // What happened is itself impossible.
+  expect(from([{ kind: 'dealt', count: 60 }])).toMatchObject({ states: 0, conflict: [] });
+});
+
+test('jokers, small packs and duplicates', () => {
+  const pack = [...tidemark.slice(0, 6), 52, secondOf(tidemark[0])];
+  for (let count = 0; count < pack.length; count++) {
+    const now = cut(pack, count);
+    const deduction = from([{ kind: 'cut' }, { kind: 'seen', at: 'face', card: now[7] }], pack);
+    // Either copy of the duplicate may have been seen.
+    expect(deduction.states).toBe([0, 54].includes(now[7]) ? 2 : 1);
+    if (deduction.states === 2) expect(deduction.look?.left).toBe(1);
+  }
+});
+
+test('a budget that does not last gives nothing', () => {
+  const facts: Fact[] = [{ kind: 'cut' }, { kind: 'taken', count: 2 }];
+  expect(deduce(tidemark, facts, 1000)).toBeUndefined();
+});
+
+test('every fact is a phrase', () => {
+  const all: Fact[] = [
+    { kind: 'cut' },
+    { kind: 'seen', at: 'face', card: 0 },
+    { kind: 'seen', at: 5, card: 0 },
+    { kind: 'lift', face: 0, size: [5, 9] },
+    { kind: 'lift', size: [5, 5] },
+    { kind: 'cuts', first: 0, second: 1 },
+    { kind: 'next ranks', first: 1, second: 13 },
+    { kind: 'dealt', count: 9 },
+    { kind: 'taken', count: 1 },
+    { kind: 'missing', card: 3 },
+    { kind: 'gap', above: 1, below: 2, count: 1 },
+    { kind: 'row', cards: [1, 2] },
+    { kind: 'short group', rank: 7 },
+    { kind: 'heap', heaps: 4, heap: 2 },
+  ];
+  expect(all.map(describeFact)).toEqual([
+    'Cut somewhere',
+    'A♣ at the face',
+    'A♣ at 5',
+    'A packet lifted, A♣ at its face, 5 to 9 cards',
+    'A packet lifted, 5 cards',
+    'Two cuts, A♣ then deeper 2♣',
+    'A cut, then A and K next',
+    '9 cards dealt and dropped back',
+    '1 card taken out unseen',
+    '4♣ taken out',
+    '1 card taken from between 2♣ and 3♣',
+    '2♣ 3♣ side by side',
+    'A 7 taken out',
+    'A card thought of, in heap 2 of 4',
+  ]);
+});

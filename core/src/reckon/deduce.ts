@@ -1,0 +1,167 @@
+import { Card, LARGEST_PACK } from '../deck/card';
+import { Order } from '../deck/order';
+import { Outcome } from '../deck/problem';
+import { enumerate } from '../table/enumerate';
+import { compile, Program } from '../table/program';
+import { Step } from '../table/step';
+import { baseOf, cardInWorld, World } from '../table/world';
+import { Fact, OUT, PACK, stepsOf, Unknown, unknownsOf } from './fact';
+
+/** How often each value came up, the most frequent first. */
+export type Tally = readonly { readonly value: number; readonly count: number }[];
+
+/** What follows from facts. */
+export interface Deduction {
+  /** How many states of the pack fit. */
+  readonly states: number;
+  /** Each number or card that the facts left open, with what it may be. */
+  readonly unknowns: readonly (Unknown & { readonly tally: Tally })[];
+  /** The cards that may be out of the pack. */
+  readonly out: Tally;
+  /** By place (index 0 for place 1): the card that is there in every state, or undefined. */
+  readonly certain: readonly (Card | undefined)[];
+  /** How many cards the pack has now, where that is the same in every state. */
+  readonly size: number | undefined;
+  /** Which place to look at next, and how many states would then be left on average; none when one state fits. */
+  readonly look: { readonly place: number; readonly left: number } | undefined;
+  /** Where no state fits: the smallest set of facts (their indices) that cannot all be true. */
+  readonly conflict: readonly number[];
+}
+
+/** Card numbers are below this: first copies, jokers, second copies. */
+const CARDS = 108;
+
+/** What is seen in a step; leaving it out leaves what happened. */
+const isSight = (step: Step): boolean =>
+  (step.do === 'see' && step.is !== undefined) || step.do === 'require' || step.do === 'require remainder';
+
+/** @param told the indices of the facts whose sights count; the others only happened. */
+const programFor = (
+  now: Order,
+  facts: readonly Fact[],
+  told: ReadonlySet<number>,
+): Outcome<{ program: Program }> =>
+  compile(
+    { [PACK]: now, [OUT]: [] },
+    facts.flatMap((fact, index) => stepsOf(fact, index).filter((step) => told.has(index) || !isSight(step))),
+  );
+
+const all = (facts: readonly Fact[]): ReadonlySet<number> => new Set(facts.keys());
+
+const fits = (now: Order, facts: readonly Fact[], told: readonly number[]): boolean => {
+  const outcome = programFor(now, facts, new Set(told));
+  let found = false;
+  if (outcome.ok)
+    try {
+      enumerate(outcome.program, () => {
+        found = true;
+        throw ENOUGH;
+      });
+    } catch (signal) {
+      if (signal !== ENOUGH) throw signal;
+    }
+  return found;
+};
+
+/** Thrown to end an enumeration at the first world. */
+const ENOUGH = new Error('one world is enough');
+
+/** The smallest set of facts whose sights cannot all be true while everything else that was told happened. */
+const conflictIn = (now: Order, facts: readonly Fact[]): number[] => {
+  const indices = [...facts.keys()];
+  for (let size = 0; size <= Math.min(3, facts.length); size++)
+    for (const set of subsets(indices, size)) if (!fits(now, facts, set)) return set;
+  // More than three together: take away whatever is not needed for the contradiction.
+  return indices.reduce((kept, index) => {
+    const without = kept.filter((each) => each !== index);
+    return fits(now, facts, without) ? kept : without;
+  }, indices);
+};
+
+function* subsets(items: readonly number[], size: number): Generator<number[]> {
+  if (size === 0) yield [];
+  else
+    for (const [index, item] of items.entries())
+      for (const rest of subsets(items.slice(index + 1), size - 1)) yield [item, ...rest];
+}
+
+const tallyOf = (counts: ReadonlyMap<number, number>): Tally =>
+  [...counts]
+    .map(([value, count]) => ({ value, count }))
+    .sort((a, b) => b.count - a.count || a.value - b.value);
+
+/** What all worlds of an enumeration have in common, gathered world by world. */
+const gatherer = (program: Program, unknowns: readonly Unknown[]) => {
+  const [pack, out] = [program.packets.indexOf(PACK), program.packets.indexOf(OUT)];
+  const lies = new Uint32Array(LARGEST_PACK * CARDS);
+  const sizes = new Map<number, number>();
+  const outCounts = new Map<number, number>();
+  const values = unknowns.map(({ name }) => ({
+    index: program.names.indexOf(name),
+    counts: new Map<number, number>(),
+  }));
+  const add = (counts: Map<number, number>, value: number): unknown =>
+    counts.set(value, (counts.get(value) ?? 0) + 1);
+  const visit = (world: World): void => {
+    const size = world.sizes[pack];
+    const base = baseOf(pack);
+    for (let index = 0; index < size; index++) lies[index * CARDS + (world.cards[base + index] & 127)]++;
+    add(sizes, size);
+    for (let place = 1; place <= world.sizes[out]; place++) add(outCounts, cardInWorld(world, out, place));
+    for (const { index, counts } of values) add(counts, world.values[index]);
+  };
+  return { visit, lies, sizes, outCounts, values };
+};
+
+/** How many states would be left on average after a look at a place: the sum of squares over the whole. */
+const leftAfter = (lies: Uint32Array, index: number, states: number): number => {
+  let squares = 0;
+  for (let card = 0; card < CARDS; card++) squares += lies[index * CARDS + card] ** 2;
+  return squares / states;
+};
+
+/** Looks are tried from the easiest: the face, the top, then from the top down. */
+const bestLook = (lies: Uint32Array, size: number, states: number): Deduction['look'] => {
+  const places = [size, ...Array.from({ length: size - 1 }, (_, index) => index + 1)];
+  let best: Deduction['look'];
+  for (const place of places) {
+    const left = leftAfter(lies, place - 1, states);
+    if (left < (best?.left ?? states) - 1e-9) best = { place, left };
+  }
+  return best;
+};
+
+/**
+ * Everything that follows from facts about the pack: each state of it that fits them is run through.
+ *
+ * @param now the pack before the first fact, as the rail shows it.
+ * @param budget how many steps may be done at once.
+ * @returns undefined when the budget did not last: a worker may go on without one.
+ */
+export const deduce = (now: Order, facts: readonly Fact[], budget?: number): Deduction | undefined => {
+  const outcome = programFor(now, facts, all(facts));
+  if (!outcome.ok) throw new Error(outcome.problems[0].what);
+  const unknowns = facts.flatMap(unknownsOf);
+  const gathered = gatherer(outcome.program, unknowns);
+  const states = enumerate(outcome.program, gathered.visit, budget);
+  if (states === undefined) return undefined;
+  const { lies, sizes } = gathered;
+  const [size] = sizes.size === 1 ? sizes.keys() : [undefined];
+  const certain = Array.from({ length: size ?? 0 }, (_, index) => {
+    const row = lies.subarray(index * CARDS, (index + 1) * CARDS);
+    const card = states === 0 ? -1 : row.indexOf(states);
+    return card < 0 ? undefined : card;
+  });
+  return {
+    states,
+    unknowns: unknowns.map((unknown, index) => ({
+      ...unknown,
+      tally: tallyOf(gathered.values[index].counts),
+    })),
+    out: tallyOf(gathered.outCounts),
+    certain,
+    size,
+    look: size === undefined || states < 2 ? undefined : bestLook(lies, size, states),
+    conflict: states === 0 ? conflictIn(now, facts) : [],
+  };
+};

@@ -1,0 +1,268 @@
+import { Card, Rank } from '../deck/card';
+import { showCard, showRank } from '../deck/notation';
+import { cards } from '../moves/wording';
+import { Quantity, Step } from '../table/step';
+
+/**
+ * Something that happened to the pack or was seen of it, in the order in which it was told. The pack is the one
+ * on the rail until a fact says that it was cut, dealt or robbed of cards.
+ */
+export type Fact =
+  /** The pack was cut and completed, nobody knows where. */
+  | { readonly kind: 'cut' }
+  /** A card seen at the face, on top, or at a place from 1. */
+  | { readonly kind: 'seen'; readonly at: 'face' | 'top' | number; readonly card: Card }
+  /** A packet was lifted and put back; its face was seen, or its size counted to a range, or both. */
+  | { readonly kind: 'lift'; readonly face?: Card; readonly size?: readonly [from: number, to: number] }
+  /** Two cuts, the second deeper; the card seen at each, the last one of its packet. Put back as it was. */
+  | { readonly kind: 'cuts'; readonly first: Card; readonly second: Card }
+  /** At a cut, the ranks of the two cards that came next. Put back as it was. */
+  | { readonly kind: 'next ranks'; readonly first: Rank; readonly second: Rank }
+  /** So many cards were dealt singly and dropped back on top. */
+  | { readonly kind: 'dealt'; readonly count: number }
+  /** So many cards were taken out from anywhere, unseen. */
+  | { readonly kind: 'taken'; readonly count: 1 | 2 }
+  /** A known card was taken out. */
+  | { readonly kind: 'missing'; readonly card: Card }
+  /** So many cards were taken out together; the cards on both sides of the gap were seen. */
+  | { readonly kind: 'gap'; readonly above: Card; readonly below: Card; readonly count: number }
+  /** A row of cards seen side by side, somewhere in the pack. */
+  | { readonly kind: 'row'; readonly cards: readonly Card[] }
+  /** One card of this rank was taken out: its group is short. */
+  | { readonly kind: 'short group'; readonly rank: Rank }
+  /** A card was thought of; the pack was dealt round into heaps, and it fell to this one (from 1). */
+  | { readonly kind: 'heap'; readonly heaps: number; readonly heap: number };
+
+/** The packets that facts speak of. */
+export const PACK = 'pack';
+export const OUT = 'out';
+const HAND = 'hand';
+
+/** A number or card that a fact leaves open: its name in the program, and what it is called. */
+export interface Unknown {
+  readonly name: string;
+  readonly words: string;
+  readonly kind: 'count' | 'card';
+}
+
+const packSize: Quantity = { sizeOf: PACK };
+const less = (count: number): Quantity => ({ sizeOf: PACK, plus: -count });
+
+const seenAt = (at: 'face' | 'top' | number): Quantity => (at === 'face' ? packSize : at === 'top' ? 1 : at);
+
+const lookAtFaceOfHand = (card: Card | undefined): Step[] =>
+  card === undefined
+    ? []
+    : [{ do: 'see', sight: { of: 'card', packet: HAND, place: { sizeOf: HAND } }, is: card }];
+
+const backOnTop: Step = { do: 'put', packet: HAND, where: 'on', other: PACK };
+
+/** Lifts a packet of a chosen size, looks at its face, and turns it over onto the pack. */
+const liftAndTurn = (name: string, from: Quantity, face: Card): Step[] => [
+  { do: 'choose', name, from, to: less(1) },
+  { do: 'lift', count: { name }, from: PACK, onto: HAND },
+  ...lookAtFaceOfHand(face),
+  { do: 'turn', packet: HAND },
+  backOnTop,
+];
+
+/** Turns a packet on top over: done again, it takes that back. */
+const turnTop = (name: string): Step[] => [
+  { do: 'lift', count: { name }, from: PACK, onto: HAND },
+  { do: 'turn', packet: HAND },
+  backOnTop,
+];
+
+/** What a fact is on the table: what happened, and what must have been seen. `index` keeps its names apart. */
+export const stepsOf = (fact: Fact, index: number): readonly Step[] => {
+  const name = (word: string): string => `${word} ${index}`;
+  switch (fact.kind) {
+    case 'cut':
+      return [
+        { do: 'choose', name: name('cut'), from: 0, to: less(1) },
+        { do: 'cut', packet: PACK, count: { name: name('cut') } },
+      ];
+    case 'seen':
+      return [{ do: 'see', sight: { of: 'card', packet: PACK, place: seenAt(fact.at) }, is: fact.card }];
+    case 'lift':
+      return [
+        { do: 'choose', name: name('lifted'), from: 1, to: less(1) },
+        ...(fact.size
+          ? [
+              {
+                do: 'require',
+                number: { name: name('lifted') },
+                from: fact.size[0],
+                to: fact.size[1],
+              } as const,
+            ]
+          : []),
+        { do: 'lift', count: { name: name('lifted') }, from: PACK, onto: HAND },
+        ...lookAtFaceOfHand(fact.face),
+        backOnTop,
+      ];
+    case 'cuts':
+      return [
+        ...liftAndTurn(name('first cut'), 1, fact.first),
+        ...liftAndTurn(name('second cut'), { name: name('first cut'), plus: 1 }, fact.second),
+        ...turnTop(name('second cut')),
+        ...turnTop(name('first cut')),
+      ];
+    case 'next ranks':
+      return [
+        { do: 'choose', name: name('cut at'), from: 1, to: less(2) },
+        {
+          do: 'see',
+          sight: { of: 'rank', packet: PACK, place: { name: name('cut at'), plus: 1 } },
+          is: fact.first,
+        },
+        {
+          do: 'see',
+          sight: { of: 'rank', packet: PACK, place: { name: name('cut at'), plus: 2 } },
+          is: fact.second,
+        },
+      ];
+    case 'dealt':
+      return [{ do: 'deal', count: fact.count, from: PACK, onto: HAND }, backOnTop];
+    case 'taken':
+      return takeSteps(fact.count, name);
+    case 'missing':
+      return [
+        { do: 'choose', name: name('place'), from: 1, to: packSize },
+        { do: 'see', sight: { of: 'card', packet: PACK, place: { name: name('place') } }, is: fact.card },
+        { do: 'take', place: { name: name('place') }, from: PACK, onto: OUT },
+      ];
+    case 'gap':
+      return [
+        { do: 'choose', name: name('place'), from: 2, to: less(fact.count) },
+        {
+          do: 'see',
+          sight: { of: 'card', packet: PACK, place: { name: name('place'), plus: -1 } },
+          is: fact.above,
+        },
+        {
+          do: 'see',
+          sight: { of: 'card', packet: PACK, place: { name: name('place'), plus: fact.count } },
+          is: fact.below,
+        },
+        ...Array.from({ length: fact.count }, (): Step => ({
+          do: 'take',
+          place: { name: name('place') },
+          from: PACK,
+          onto: OUT,
+        })),
+      ];
+    case 'row':
+      return [
+        { do: 'choose', name: name('row at'), from: 1, to: less(fact.cards.length - 1) },
+        ...fact.cards.map((card, at): Step => ({
+          do: 'see',
+          sight: { of: 'card', packet: PACK, place: { name: name('row at'), plus: at } },
+          is: card,
+        })),
+      ];
+    case 'short group':
+      return [
+        { do: 'choose', name: name('place'), from: 1, to: packSize },
+        { do: 'see', sight: { of: 'rank', packet: PACK, place: { name: name('place') } }, is: fact.rank },
+        { do: 'take', place: { name: name('place') }, from: PACK, onto: OUT },
+      ];
+    case 'heap':
+      return [
+        { do: 'choose', name: name('thought at'), from: 1, to: packSize },
+        {
+          do: 'require remainder',
+          number: { name: name('thought at') },
+          by: fact.heaps,
+          is: fact.heap % fact.heaps,
+        },
+        {
+          do: 'see',
+          sight: { of: 'card', packet: PACK, place: { name: name('thought at') } },
+          name: name('thought of'),
+        },
+      ];
+  }
+};
+
+/** Takes cards out from anywhere; the second from below the first, so that each pair comes once. */
+const takeSteps = (count: 1 | 2, name: (word: string) => string): Step[] => {
+  const first = name('place');
+  const take = (place: Quantity): Step => ({ do: 'take', place, from: PACK, onto: OUT });
+  return [
+    { do: 'choose', name: first, from: 1, to: packSize },
+    take({ name: first }),
+    ...(count === 2
+      ? [
+          { do: 'choose', name: name('second place'), from: { name: first }, to: packSize } as const,
+          take({ name: name('second place') }),
+        ]
+      : []),
+  ];
+};
+
+/** The numbers and cards that a fact leaves open. */
+export const unknownsOf = (fact: Fact, index: number): readonly Unknown[] => {
+  const count = (word: string, words: string): Unknown => ({
+    name: `${word} ${index}`,
+    words,
+    kind: 'count',
+  });
+  switch (fact.kind) {
+    case 'cut':
+      return [count('cut', 'Cards cut')];
+    case 'lift':
+      return [count('lifted', 'Cards lifted')];
+    case 'cuts':
+      return [count('first cut', 'First cut'), count('second cut', 'Second cut')];
+    case 'next ranks':
+      return [count('cut at', 'Cut at')];
+    case 'row':
+      return [count('row at', 'The row begins at')];
+    case 'heap':
+      return [{ name: `thought of ${index}`, words: 'Thought of', kind: 'card' }];
+    case 'taken':
+    case 'missing':
+    case 'gap':
+    case 'short group':
+    case 'seen':
+    case 'dealt':
+      return [];
+  }
+};
+
+/** A fact as a sentence without its full stop. */
+export const describeFact = (fact: Fact): string => {
+  switch (fact.kind) {
+    case 'cut':
+      return 'Cut somewhere';
+    case 'seen':
+      return `${showCard(fact.card)} ${fact.at === 'face' ? 'at the face' : fact.at === 'top' ? 'on top' : `at ${fact.at}`}`;
+    case 'lift':
+      return [
+        'A packet lifted',
+        ...(fact.face === undefined ? [] : [`${showCard(fact.face)} at its face`]),
+        ...(fact.size
+          ? [fact.size[0] === fact.size[1] ? cards(fact.size[0]) : `${fact.size.join(' to ')} cards`]
+          : []),
+      ].join(', ');
+    case 'cuts':
+      return `Two cuts, ${showCard(fact.first)} then deeper ${showCard(fact.second)}`;
+    case 'next ranks':
+      return `A cut, then ${showRank(fact.first)} and ${showRank(fact.second)} next`;
+    case 'dealt':
+      return `${cards(fact.count)} dealt and dropped back`;
+    case 'taken':
+      return `${cards(fact.count)} taken out unseen`;
+    case 'missing':
+      return `${showCard(fact.card)} taken out`;
+    case 'gap':
+      return `${cards(fact.count)} taken from between ${showCard(fact.above)} and ${showCard(fact.below)}`;
+    case 'row':
+      return `${fact.cards.map(showCard).join(' ')} side by side`;
+    case 'short group':
+      return `A ${showRank(fact.rank)} taken out`;
+    case 'heap':
+      return `A card thought of, in heap ${fact.heap} of ${fact.heaps}`;
+  }
+};

@@ -1,0 +1,210 @@
+import { firstOf, rankOf, suitOf } from '../deck/card';
+import { Amount, Program } from './program';
+import { Step } from './step';
+import { baseOf, cardInWorld, copyWorld, emptyWorld, FACE_UP, World } from './world';
+
+/** Does a step to a world, in place; false when it cannot be done there. */
+type Action = (world: World) => boolean;
+
+/** A step ready to be run: an action, or a choice with its range and the value that it gives. */
+type Ready =
+  | { readonly choice: false; readonly act: Action; readonly moves: boolean }
+  | { readonly choice: true; readonly from: Amount; readonly to: Amount; readonly value: number };
+
+const read = ({ kind, index, plus }: Amount, { values, sizes }: World): number =>
+  kind === 'number' ? plus : (kind === 'value' ? values[index] : sizes[index]) + plus;
+
+const reverse = (cards: Uint8Array, from: number, to: number): void => {
+  for (let low = from, high = to - 1; low < high; low++, high--)
+    [cards[low], cards[high]] = [cards[high], cards[low]];
+};
+
+/** Opens `count` slots at an index from 0 of a packet; its cards from there on go down. */
+const openAt = (world: World, packet: number, index: number, count: number): void => {
+  const base = baseOf(packet);
+  world.cards.copyWithin(base + index + count, base + index, base + world.sizes[packet]);
+  world.sizes[packet] += count;
+};
+
+const closeAt = (world: World, packet: number, index: number, count: number): void => {
+  const base = baseOf(packet);
+  world.cards.copyWithin(base + index, base + index + count, base + world.sizes[packet]);
+  world.sizes[packet] -= count;
+};
+
+/** Moves `count` cards from an index of one packet to an index of another. */
+const move = (world: World, from: number, at: number, count: number, to: number, index: number): void => {
+  openAt(world, to, index, count);
+  world.cards.copyWithin(baseOf(to) + index, baseOf(from) + at, baseOf(from) + at + count);
+  closeAt(world, from, at, count);
+};
+
+const cutPacket = ({ cards }: World, packet: number, count: number, size: number): void => {
+  const base = baseOf(packet);
+  reverse(cards, base, base + count);
+  reverse(cards, base + count, base + size);
+  reverse(cards, base, base + size);
+};
+
+const actionOf = (step: Exclude<Step, { do: 'choose' }>, program: Program): Action => {
+  const packet = (name: string): number => program.packets.indexOf(name);
+  const { amount } = program;
+  switch (step.do) {
+    case 'cut': {
+      const [index, count] = [packet(step.packet), amount(step.count)];
+      return (world) => {
+        const [n, size] = [read(count, world), world.sizes[index]];
+        if (n < 0 || n > size) return false;
+        cutPacket(world, index, n, size);
+        return true;
+      };
+    }
+    case 'lift':
+    case 'deal': {
+      const [from, onto, count] = [packet(step.from), packet(step.onto), amount(step.count)];
+      const reversed = step.do === 'deal';
+      return (world) => {
+        const n = read(count, world);
+        if (n < 0 || n > world.sizes[from]) return false;
+        move(world, from, 0, n, onto, 0);
+        if (reversed) reverse(world.cards, baseOf(onto), baseOf(onto) + n);
+        return true;
+      };
+    }
+    case 'put': {
+      const [index, other, on] = [packet(step.packet), packet(step.other), step.where === 'on'];
+      return (world) => {
+        move(world, index, 0, world.sizes[index], other, on ? 0 : world.sizes[other]);
+        return true;
+      };
+    }
+    case 'turn': {
+      const index = packet(step.packet);
+      return (world) => {
+        const [base, end] = [baseOf(index), baseOf(index) + world.sizes[index]];
+        reverse(world.cards, base, end);
+        for (let at = base; at < end; at++) world.cards[at] ^= FACE_UP;
+        return true;
+      };
+    }
+    case 'take': {
+      const [from, onto, place] = [packet(step.from), packet(step.onto), amount(step.place)];
+      return (world) => {
+        const at = read(place, world);
+        if (at < 1 || at > world.sizes[from]) return false;
+        move(world, from, at - 1, 1, onto, 0);
+        return true;
+      };
+    }
+    case 'insert': {
+      const [index, into, place] = [packet(step.packet), packet(step.into), amount(step.place)];
+      return (world) => {
+        const at = read(place, world);
+        if (world.sizes[index] === 0 || at < 1 || at > world.sizes[into] + 1) return false;
+        move(world, index, 0, 1, into, at - 1);
+        return true;
+      };
+    }
+    case 'see':
+      return seeing(step, program);
+    case 'require': {
+      const [number, from, to] = [amount(step.number), amount(step.from), amount(step.to)];
+      return (world) => {
+        const n = read(number, world);
+        return n >= read(from, world) && n <= read(to, world);
+      };
+    }
+    case 'require remainder': {
+      const number = amount(step.number);
+      return (world) => read(number, world) % step.by === step.is;
+    }
+  }
+};
+
+const seeing = ({ sight, is, name }: Extract<Step, { do: 'see' }>, program: Program): Action => {
+  const index = program.packets.indexOf(sight.packet);
+  const value = name === undefined ? -1 : program.names.indexOf(name);
+  const place = sight.of === 'size' ? undefined : program.amount(sight.place);
+  const wanted = is !== undefined && sight.of === 'card' ? firstOf(is) : is;
+  const look = (world: World): number | undefined => {
+    if (!place) return world.sizes[index];
+    const at = read(place, world);
+    if (at < 1 || at > world.sizes[index]) return undefined;
+    const card = cardInWorld(world, index, at);
+    return sight.of === 'card' ? card : sight.of === 'rank' ? (rankOf(card) ?? 0) : (suitOf(card) ?? -1);
+  };
+  return (world) => {
+    const seen = look(world);
+    if (seen === undefined) return false;
+    if (value >= 0) world.values[value] = seen;
+    return wanted === undefined || (sight.of === 'card' ? firstOf(seen) : seen) === wanted;
+  };
+};
+
+/** Whether a step changes packets, so that the world before it must be kept. */
+const changesPackets = ({ do: kind }: Step): boolean =>
+  kind !== 'see' && kind !== 'require' && kind !== 'require remainder';
+
+const ready = (program: Program): readonly Ready[] =>
+  program.steps.map((step): Ready =>
+    step.do === 'choose'
+      ? {
+          choice: true,
+          from: program.amount(step.from),
+          to: program.amount(step.to),
+          value: program.names.indexOf(step.name),
+        }
+      : { choice: false, act: actionOf(step, program), moves: changesPackets(step) },
+  );
+
+/**
+ * Runs a program through every combination of its choices, depth first, and shows each world that is left at
+ * the end. The world shown is used again: copy what is to be kept.
+ *
+ * @param budget how many steps may be done; the run ends when there are more.
+ * @returns how many worlds were shown, or undefined when the budget did not last.
+ */
+export const enumerate = (
+  program: Program,
+  visit: (world: World) => void,
+  budget = Number.POSITIVE_INFINITY,
+): number | undefined => {
+  const steps = ready(program);
+  // One world for each step that changes packets: what is before it stays for the next choice.
+  const worlds = steps.map(() => emptyWorld(program.packets.length, program.names.length));
+  let [shown, done] = [0, 0];
+  const run = (from: number, before: World): void => {
+    let world = before;
+    for (let index = from; index < steps.length; index++) {
+      const step = steps[index];
+      if (step.choice) {
+        const [low, high] = [read(step.from, world), read(step.to, world)];
+        for (let value = low; value <= high && done <= budget; value++) {
+          world.values[step.value] = value;
+          run(index + 1, world);
+        }
+        return;
+      }
+      done++;
+      if (step.moves) {
+        copyWorld(world, worlds[index]);
+        world = worlds[index];
+      }
+      if (!step.act(world)) return;
+    }
+    shown++;
+    visit(world);
+  };
+  run(0, startWorld(program));
+  return done > budget ? undefined : shown;
+};
+
+const startWorld = ({ packets, names, start }: Program): World => {
+  const world = emptyWorld(packets.length, names.length);
+  packets.forEach((name, packet) => {
+    const cards = name in start ? start[name] : [];
+    world.cards.set(cards, baseOf(packet));
+    world.sizes[packet] = cards.length;
+  });
+  return world;
+};

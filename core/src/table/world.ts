@@ -1,0 +1,46 @@
+import { Card } from '../deck/card';
+
+/** How many cards a packet has room for: a power of two, so that a packet's first card is found by a shift. */
+const SHIFT = 6;
+/** Set on a card that lies face up. */
+export const FACE_UP = 128;
+
+/**
+ * One state of the table: its packets and the numbers that were chosen or seen so far. Plain arrays of a fixed
+ * size, so that a state is copied in three strokes; a packet's cards begin at its index times 64, top first.
+ */
+export interface World {
+  readonly cards: Uint8Array;
+  readonly sizes: Uint8Array;
+  readonly values: Int16Array;
+}
+
+export const emptyWorld = (packets: number, values: number): World => ({
+  cards: new Uint8Array(packets << SHIFT),
+  sizes: new Uint8Array(packets),
+  values: new Int16Array(values),
+});
+
+export const copyWorld = (from: World, to: World): void => {
+  to.cards.set(from.cards);
+  to.sizes.set(from.sizes);
+  to.values.set(from.values);
+};
+
+/** Where a packet's top card is in `cards`. */
+export const baseOf = (packet: number): number => packet << SHIFT;
+
+/** The card at a place (from 1) of a packet, whichever side it shows. */
+export const cardInWorld = ({ cards }: World, packet: number, place: number): Card =>
+  cards[baseOf(packet) + place - 1] & ~FACE_UP;
+
+/** How many cards of a packet lie face up. */
+export const faceUpIn = ({ cards, sizes }: World, packet: number): number => {
+  let count = 0;
+  for (let at = baseOf(packet); at < baseOf(packet) + sizes[packet]; at++) if (cards[at] & FACE_UP) count++;
+  return count;
+};
+
+/** A packet as an order, top first. */
+export const packetInWorld = (world: World, packet: number): Card[] =>
+  Array.from({ length: world.sizes[packet] }, (_, index) => cardInWorld(world, packet, index + 1));
