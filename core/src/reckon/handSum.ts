@@ -10,9 +10,12 @@ export interface SumLine {
   readonly words: string;
 }
 
-const start = (amount: number, words: string): SumLine => ({ amount, role: 'start', words });
-const add = (amount: number, words: string): SumLine => ({ amount, role: 'add', words });
-const result = (amount: number, words: string): SumLine => ({ amount, role: 'result', words });
+/** The number that a sum begins with. */
+export const start = (amount: number, words: string): SumLine => ({ amount, role: 'start', words });
+/** A number that is added; below 0 it is taken away. */
+export const add = (amount: number, words: string): SumLine => ({ amount, role: 'add', words });
+/** What has been reached. */
+export const result = (amount: number, words: string): SumLine => ({ amount, role: 'result', words });
 
 /**
  * Where a card lies, as a sum: its stack number less the face card's, and once round the pack where that is

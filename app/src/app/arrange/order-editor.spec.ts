@@ -33,6 +33,18 @@ test('what is typed before the draft has been read is not replaced by it', async
   expect(area(editor).value).toBe('7D 8D');
 });
 
+test('nor by an order that is read late', async () => {
+  TestBed.resetTestingModule();
+  await freshApp();
+  const editor = await render(OrderEditor, { id: 'new' });
+  await editor.type('input[matInput]', 'Short pack');
+  await editor.type('textarea', '7D 8D');
+  await until(() => TestBed.inject(OrdersStore).orders() !== undefined);
+  await settled();
+  expect(area(editor).value).toBe('7D 8D');
+  expect((editor.find('input[matInput]') as HTMLInputElement).value).toBe('Short pack');
+});
+
 test('a draft comes back, and goes once it is saved', async () => {
   await db.drafts.put({ id: 'new', name: 'Low water', text });
   const editor = await render(OrderEditor, { id: 'new' });

@@ -103,8 +103,8 @@ export class OrderEditor {
   /** Whether saving has been tried: only then is an empty field a problem. */
   protected readonly tried = signal(false);
   private readonly typed$ = new Subject<void>();
-  /** Whether anything was typed since the order was opened: what is read later must not replace it. */
-  private readonly touched = signal(false);
+  /** For which order anything was typed: what is read later must not replace it. */
+  private typedFor: string | undefined;
 
   private readonly source = computed(() => this.store.find(this.id()));
   /** The order that saving replaces; a sample is never replaced, but gives its cards to a new order. */
@@ -159,7 +159,7 @@ export class OrderEditor {
   }
 
   protected write(part: { name?: string; text?: string }): void {
-    this.touched.set(true);
+    this.typedFor = this.id();
     if (part.name !== undefined) this.name.set(part.name);
     if (part.text !== undefined) this.text.set(part.text);
     this.typed$.next();
@@ -207,9 +207,8 @@ export class OrderEditor {
   }
 
   private async load(id: string): Promise<void> {
-    this.touched.set(false);
     const draft = await this.drafts.find(id);
-    if (this.touched()) return;
+    if (this.typedFor === id) return;
     const source = this.source();
     this.part.set(source !== undefined && missingCards(source.cards).length > 0);
     this.name.set(draft?.name ?? (this.old() ? (source?.name ?? '') : ''));

@@ -1,0 +1,79 @@
+import { Bank } from '../arrange/bank';
+import { rankOf } from '../deck/card';
+import { showCard } from '../deck/notation';
+import { Order } from '../deck/order';
+import { cards } from '../moves/wording';
+import { add, result, start } from './handSum';
+import { Reckoned, reckoned, unreckoned } from './reckoning';
+
+/** Where a bank without gaps begins and ends in the pack, 1 to N; undefined for one that is scattered. */
+export const bankSpan = ({ places }: Bank): { readonly from: number; readonly to: number } | undefined => {
+  const [from, to] = [Math.min(...places), Math.max(...places)];
+  return places.length > 0 && to - from === places.length - 1 ? { from, to } : undefined;
+};
+
+/** A count as one says it who counts by fives: `23 = 4 fives and 3`. */
+export const byFives = (count: number): string => {
+  const [fives, ones] = [Math.floor(count / 5), count % 5];
+  if (fives === 0) return `${ones}`;
+  const said = `${fives} ${fives === 1 ? 'five' : 'fives'}`;
+  return ones === 0 ? said : `${said} and ${ones}`;
+};
+
+const ascending = ({ cards: bank }: Bank): boolean =>
+  bank.every((card, index) => index === 0 || (rankOf(card) ?? 0) > (rankOf(bank[index - 1]) ?? 0));
+
+/**
+ * A packet was lifted and counted: its face card is a bank card when its size goes past the indifferent cards
+ * in front of the bank and not past the bank.
+ *
+ * @param now a pack with the bank where it belongs. @param size the packet's cards, 1 to N.
+ */
+export const reckonBankPacket = (now: Order, bank: Bank, size: number): Reckoned => {
+  const span = bankSpan(bank);
+  if (!span)
+    return unreckoned('The bank is scattered over the pack.', 'Use an order whose bank has no gaps.');
+  const { from, to } = span;
+  const marks = Array.from({ length: to - from + 1 }, (_, index) => ({
+    place: from + index,
+    mark: 'bank' as const,
+  }));
+  const known = [
+    { words: 'Counted', value: byFives(size) },
+    { words: 'In front of the bank', value: byFives(from - 1) },
+    { words: 'A packet may have', value: `${from} to ${to}` },
+  ];
+  if (size < 1 || size > now.length)
+    return unreckoned(`The pack has ${now.length} cards.`, `A packet has from 1 to ${now.length}.`);
+  if (size < from)
+    return reckoned({
+      answer: `Too small: have them add ${from - size} to ${to - size} more`,
+      notes: [`Say: “Take a few more, a good handful.” From ${from} cards on it is a bank card.`],
+      known,
+      marks,
+      sum: [start(from, 'the fewest'), add(-size, 'counted'), result(from - size, 'lacking')],
+    });
+  if (size > to)
+    return reckoned({
+      answer: `Too large: have them drop ${size - to} to ${size - from} back`,
+      notes: [`Say: “That is more than we need, drop some back.” Up to ${to} cards it is a bank card.`],
+      known,
+      marks,
+      sum: [start(size, 'counted'), add(-to, 'the most'), result(size - to, 'too many')],
+    });
+  const card = now[size - 1];
+  return reckoned({
+    answer: `The card is ${showCard(card)}`,
+    notes: [
+      `In practice check: ${showCard(card)} is the ${ascending(bank) ? 'highest' : 'last'} of the bank left in the packet.`,
+      `${cards(to - size)} of the bank ${to - size === 1 ? 'stays' : 'stay'} with the rest.`,
+    ],
+    known: [{ words: 'The card', card }, ...known],
+    marks: [...marks, { place: size, mark: 'wanted' }],
+    sum: [
+      start(size, `counted: ${byFives(size)}`),
+      add(-(from - 1), 'in front of the bank'),
+      result(size - from + 1, `of the bank: ${showCard(card)}`),
+    ],
+  });
+};

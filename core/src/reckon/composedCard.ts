@@ -1,0 +1,58 @@
+import { ComposedWay, composedCardAt } from '../arrange/question';
+import { Card } from '../deck/card';
+import { showCard } from '../deck/notation';
+import { Order, placeOf } from '../deck/order';
+import { cut } from '../moves/cut';
+import { KnownFact, Reckoned, reckoned, unreckoned } from './reckoning';
+
+const WAYS: readonly ComposedWay[] = ['rank then suit', 'suit then rank'];
+
+/**
+ * After a cut the two cards on top are laid aside. The rank of the one and the suit of the other name a card,
+ * both ways about; where does it lie among the rest?
+ *
+ * @param first the card on top after the cut; the second is the one that follows it in the pack.
+ */
+export const reckonComposedCard = (now: Order, first: Card): Reckoned => {
+  const place = placeOf(now, first);
+  if (place === undefined)
+    return unreckoned(`${showCard(first)} is not in this pack.`, 'Name the card on top.');
+  if (now.length < 3) return unreckoned('The pack is too small.', 'It takes three cards or more.');
+  const after = cut(now, place - 1);
+  const found = WAYS.map((way) => ({ way, named: composedCardAt(after, way) }));
+  const says = found.map(({ way, named }) => {
+    const from = way === 'rank then suit' ? 'from the top' : 'from the face';
+    if (!named) return `${way}: a joker names no card.`;
+    if (named.place === undefined)
+      return `${way}: ${showCard(named.card)}, which is one of the two or not there.`;
+    return `${way}: ${showCard(named.card)}, ${named.place} ${from}.`;
+  });
+  const [top] = found;
+  const known: KnownFact[] = [
+    { words: 'On top', card: after[0] },
+    { words: 'Next', card: after[1] },
+    ...found.flatMap(({ way, named }): KnownFact[] =>
+      named
+        ? [
+            { words: way, card: named.card },
+            { words: '… lies at', value: named.place ?? 'none' },
+          ]
+        : [],
+    ),
+  ];
+  const wanted = top.named?.place === undefined ? undefined : placeOf(now, top.named.card);
+  return reckoned({
+    answer:
+      top.named?.place === undefined
+        ? says[0].replace(/\.$/, '')
+        : `${showCard(top.named.card)} lies ${top.named.place} from the top of the rest`,
+    notes: says,
+    known,
+    marks: [
+      { place, mark: 'seen' },
+      { place: (place % now.length) + 1, mark: 'seen' },
+      ...(wanted === undefined ? [] : [{ place: wanted, mark: 'wanted' } as const]),
+    ],
+    moves: place === 1 ? [] : [{ kind: 'cut', count: place - 1 }],
+  });
+};

@@ -1,0 +1,75 @@
+import { Rank, rankOf } from '../deck/card';
+import { showCard, showRank } from '../deck/notation';
+import { cardAt, Order } from '../deck/order';
+import { add, result, start } from './handSum';
+import { Reckoned, reckoned, unreckoned } from './reckoning';
+
+/** The sum of a number's decimal digits. */
+export const digitSum = (count: number): number =>
+  [...String(count)].reduce((sum, digit) => sum + Number(digit), 0);
+
+/**
+ * So many cards are counted singly, which reverses them, and then the count's digit sum is counted down from
+ * the top of them: the place in the pack on which that ends. 10 for every count from 10 to 19, 19 for 20 to 29.
+ *
+ * @param count 1 to N.
+ */
+export const digitSumPlace = (count: number): number => count + 1 - digitSum(count);
+
+/** The counts, without a gap, that end on the same place as this one. */
+const sameDecade = (count: number): string => {
+  const tens = Math.floor(count / 10) * 10;
+  return tens === 0 ? '1 to 9' : `${tens} to ${tens + 9}`;
+};
+
+/**
+ * The next two cards' ranks at a cut add up to the number cut; counting those cards out and then the number's
+ * digit sum ends on one place for the whole decade.
+ *
+ * @param prepared the place (from 1) at which a card has been prepared for it.
+ */
+export const reckonNextRanks = (now: Order, first: Rank, second: Rank, prepared: number): Reckoned => {
+  const count = first + second;
+  if (count > now.length - 2)
+    return unreckoned(
+      `${showRank(first)} and ${showRank(second)} add up to ${count}, more than can be cut from ${now.length}.`,
+      'Look at the ranks again.',
+    );
+  const place = digitSumPlace(count);
+  const holds = rankOf(now[count]) === first && rankOf(now[count + 1]) === second;
+  const card = cardAt(now, place);
+  const right = place === prepared;
+  return reckoned({
+    answer: right
+      ? `They hold ${count}: counting ${[...String(count)].join(' + ')} ends on ${card === undefined ? 'it' : showCard(card)}`
+      : `They hold ${count}: that ends at ${place}, not at ${prepared}. Have them name the count instead`,
+    notes: [
+      holds
+        ? `In this pack ${showRank(first)} and ${showRank(second)} do come next after ${count}.`
+        : `In this pack as it lies they do not come next after ${count}: check the bank.`,
+      `Every count from ${sameDecade(count)} ends at ${place}.`,
+      ...(right
+        ? []
+        : [`Out: the card prepared at ${prepared} is reached by dealing ${prepared} and turning the last.`]),
+    ],
+    known: [
+      { words: 'Packet', value: count },
+      { words: 'Digit sum', value: digitSum(count) },
+      { words: 'Ends at', value: place },
+      ...(card === undefined ? [] : [{ words: 'There lies', card }]),
+    ],
+    sum: [
+      start(first, `the next, ${showRank(first)}`),
+      add(second, `and ${showRank(second)}`),
+      result(count, 'cards cut'),
+      add(1, 'counted back'),
+      add(-digitSum(count), 'its digit sum'),
+      result(place, 'where it ends'),
+    ],
+    marks: [
+      { place, mark: 'wanted' },
+      { place: count + 1, mark: 'seen' },
+      { place: count + 2, mark: 'seen' },
+    ],
+  });
+};

@@ -1,0 +1,69 @@
+import { Card, mateOf } from '../deck/card';
+import { showCard } from '../deck/notation';
+import { Order, placeOf } from '../deck/order';
+import { Reckoned, reckoned, unreckoned } from './reckoning';
+
+/** The cards between two in an order, going down from the upper one, round the pack where need be. */
+export const cardsBetween = (order: Order, above: Card, below: Card): Card[] | undefined => {
+  const [from, to] = [placeOf(order, above), placeOf(order, below)];
+  if (from === undefined || to === undefined || from === to) return undefined;
+  const count = (to - from - 1 + order.length) % order.length;
+  return Array.from({ length: count }, (_, index) => order[(from + index) % order.length]);
+};
+
+/** Whether the whole order has its mates half the pack apart, so that one half tells the other. */
+const isMirrored = (order: Order): boolean =>
+  order.length % 2 === 0 &&
+  order.every((card, index) => order[(index + order.length / 2) % order.length] === mateOf(card));
+
+/**
+ * The neighbours of a gap are seen: which one or two cards were taken from between them, and how they go back.
+ *
+ * @param now the pack before anything was taken, at any turn.
+ */
+export const reckonGap = (now: Order, above: Card, below: Card): Reckoned => {
+  const taken = cardsBetween(now, above, below);
+  if (!taken) {
+    const lacking = placeOf(now, above) === undefined ? above : below;
+    return above === below
+      ? unreckoned('Both neighbours are the same card.', 'Name the card above the gap and the one below it.')
+      : unreckoned(`${showCard(lacking)} is not in this pack.`, 'Name the cards on both sides of the gap.');
+  }
+  if (taken.length === 0)
+    return unreckoned(
+      `${showCard(below)} follows ${showCard(above)} in this order: nothing is missing there.`,
+      'Look further along.',
+    );
+  if (taken.length > 2)
+    return unreckoned(
+      `${taken.length} cards lie between ${showCard(above)} and ${showCard(below)} in this order.`,
+      'One or two may be told; check the two neighbours, or which of them is the upper one.',
+    );
+  const names = taken.map(showCard).join(' and ');
+  const [first] = taken;
+  return reckoned({
+    answer: taken.length === 1 ? `The card is ${names}` : `The cards are ${names}`,
+    notes: [
+      taken.length === 1
+        ? `Put it back between ${showCard(above)} and ${showCard(below)} and the order holds.`
+        : `Put them back with ${showCard(taken[0])} above ${showCard(taken[1])}, between ${showCard(above)} and ${showCard(below)}.`,
+      ...(isMirrored(now)
+        ? [
+            `In the other half ${showCard(mateOf(above))} and ${showCard(mateOf(below))} have ` +
+              `${taken.map((card) => showCard(mateOf(card))).join(' ')} between them: the mates.`,
+          ]
+        : []),
+    ],
+    known: [
+      { words: 'Above', card: above },
+      ...taken.map((card) => ({ words: 'Missing', card })),
+      { words: 'Below', card: below },
+      { words: 'It lay at', value: placeOf(now, first) ?? '' },
+    ],
+    marks: [
+      { place: placeOf(now, above) ?? 1, mark: 'seen' },
+      ...taken.map((card) => ({ place: placeOf(now, card) ?? 1, mark: 'missing' as const })),
+      { place: placeOf(now, below) ?? 1, mark: 'seen' },
+    ],
+  });
+};

@@ -1,0 +1,452 @@
+import fc from 'fast-check';
+import composed from '../../test/vectors/composed-card.json';
+import deeper from '../../test/vectors/cut-deeper.json';
+import digits from '../../test/vectors/digit-sum.json';
+import stacks from '../../test/vectors/stacks.json';
+import { Bank, countingRun, fillSlots, freeSlots, layBank } from '../arrange/bank';
+import { Card, cardOf, mateOf, Rank, rankOf, RANKS, Suit, suitOf, SUITS } from '../deck/card';
+import { parseCard, showCard } from '../deck/notation';
+import { cardAt, numberOrder, Order, placeOf } from '../deck/order';
+import { seededRng, shuffled } from '../deck/rng';
+import { cut } from '../moves/cut';
+import { deal } from '../moves/deal';
+import { applyMove } from '../moves/move';
+import { bankChance, reckonCountDown } from './countDown';
+import { byFives, reckonBankPacket } from './bankPacket';
+import { reckonComposedCard } from './composedCard';
+import { cutChances } from './cutChances';
+import { placesAfterDeals, reckonDealtBack } from './dealtBack';
+import { deduce } from './deduce';
+import { digitSumPlace, reckonNextRanks } from './digitSum';
+import { reckonGap } from './gapCards';
+import { bankCardBefore, estimate, keyCardCounter, reckonKeyCard } from './keyCard';
+import { movedCards, reckonMovedCard } from './movedCard';
+import { numberLine, reckonNumberLine } from './numberLine';
+import { Reckoned, Reckoning } from './reckoning';
+import { pointersTo, reckonShortGroup, toTheTop } from './shortGroup';
+import { reckonTwoCards } from './twoCards';
+import { pushOff, reckonTwoCuts } from './twoCuts';
+
+const read = (names: readonly string[]): Order => names.map((name) => parseCard(name) as Card);
+const card = (name: string): Card => parseCard(name) as Card;
+const tidemark = read(stacks.tidemark);
+const rotating = read(stacks.rotating.order);
+const mirrored = read(stacks.mirroredHalves);
+
+const of = (outcome: Reckoned): Reckoning => {
+  if (!outcome.ok) throw new Error(outcome.problems[0].what);
+  return outcome.reckoning;
+};
+const refused = (outcome: Reckoned): string => (outcome.ok ? '' : outcome.problems[0].what);
+const done = (now: Order, { moves }: Reckoning): Order => moves.reduce(applyMove, now);
+/** The last result of a sum, worked out anew from its amounts. */
+const summed = ({ sum }: Reckoning): number => {
+  let total = 0;
+  for (const { role, amount } of sum) {
+    if (role === 'start') total = amount;
+    else if (role === 'add') total += amount;
+    else expect(amount).toBe(total);
+  }
+  return total;
+};
+const sumHolds = (reckoning: Reckoning): void => {
+  if (reckoning.sum.some(({ role }) => role === 'start')) summed(reckoning);
+};
+
+describe('a number line', () => {
+  test('whatever number is stopped at, the move brings the card there, for every card and number', () => {
+    for (const wanted of tidemark) {
+      const line = numberLine(tidemark, wanted, 20, 3);
+      expect(line?.start).toBe(Math.min(52, (line?.target ?? 0) + 20));
+      for (const { number, handling, easy } of line?.stops ?? []) {
+        expect(easy).toBe(handling.displaced <= 3);
+        const reckoning = of(reckonNumberLine(tidemark, wanted, 20, 3, number));
+        sumHolds(reckoning);
+        const after = done(tidemark, reckoning);
+        const landed =
+          handling.counting === 'turn the last'
+            ? number
+            : handling.counting === 'turn the next'
+              ? number + 1
+              : 53 - number;
+        if (handling.way === 'shift') expect(placeOf(after, wanted)).toBe(landed);
+      }
+    }
+  });
+
+  test('where to begin, where to invite, and what cannot be', () => {
+    const reckoning = of(reckonNumberLine(tidemark, card('7D'), 20, 3));
+    expect(reckoning.answer).toBe('Call from 40 down; say “stop when you like” from 23');
+    expect(reckoning.notes[0]).toBe('Stopped from 23 to 17, at most 3 cards move.');
+    expect(refused(reckonNumberLine(tidemark, 52, 20, 3))).toContain('not in this pack');
+    expect(refused(reckonNumberLine(tidemark, card('7D'), 20, 3, 60))).toContain('52 cards');
+  });
+});
+
+test('two cards at two numbers, over all numbers: theirs at mine, and the claimed one at theirs', () => {
+  for (const theirCard of [0, 19, 51])
+    for (let mine = 1; mine <= 52; mine++)
+      for (let theirs = 1; theirs <= 52; theirs++) {
+        const outcome = reckonTwoCards(tidemark, theirCard, mine, theirs);
+        if (mine === theirs) {
+          expect(refused(outcome)).toContain('same');
+          continue;
+        }
+        const reckoning = of(outcome);
+        const after = done(tidemark, reckoning);
+        expect(after[mine - 1]).toBe(theirCard);
+        expect(reckoning.known[1].card).toBe(after[theirs - 1]);
+        expect(reckoning.answer.endsWith(`claim ${showCard(after[theirs - 1])}`)).toBe(true);
+        expect(summed(reckoning)).toBe(placeOf(tidemark, after[theirs - 1]));
+      }
+  expect(refused(reckonTwoCards(tidemark, 53, 1, 2))).toContain('not in this pack');
+  expect(refused(reckonTwoCards(tidemark, 1, 1, 53))).toContain('52 cards');
+});
+
+describe('two cuts, one difference', () => {
+  const prediction = { plain: 4, from: 5, to: 24, markEvery: 5 };
+
+  test('over all 1,326 pairs: what enumeration says, and the card pushed to bears the difference', () => {
+    const packet = [...new Array<number>(4).fill(0), ...Array.from({ length: 20 }, (_, index) => 5 + index)];
+    for (let first = 1; first < 52; first++)
+      for (let second = first + 1; second <= 52; second++) {
+        const reckoning = of(reckonTwoCuts(tidemark, tidemark[first - 1], tidemark[second - 1], prediction));
+        const difference = second - first;
+        expect(reckoning.known.slice(0, 3).map(({ value }) => value)).toEqual([first, second, difference]);
+        sumHolds(reckoning);
+        const push = pushOff(prediction, difference);
+        expect(push === undefined).toBe(difference < 5 || difference > 24);
+        if (!push) {
+          expect(reckoning.answer).toContain('outside 5 to 24');
+          continue;
+        }
+        expect(packet[push.count]).toBe(difference);
+        if (push.mark) {
+          expect(push.mark.number + push.mark.more).toBe(difference);
+          expect((push.mark.number - 4) % 5).toBe(0);
+        } else expect(difference).toBeLessThan(9);
+      }
+  });
+
+  test('the worked examples, and what to ask for where it does not fit', () => {
+    for (const { firstSeen, secondSeen, faceUp, firstFaceDown } of deeper.rows) {
+      const { known } = of(reckonTwoCuts(tidemark, card(firstSeen), card(secondSeen), prediction));
+      expect([known[2].value, known[3].card]).toEqual([faceUp, card(firstFaceDown)]);
+    }
+    const close = of(reckonTwoCuts(tidemark, tidemark[9], tidemark[11], prediction));
+    expect(close.notes).toEqual([
+      'Ask for the second cut again, between 15 and 34 cards deep.',
+      'Or have them count the cards of the first packet: 10.',
+      'Or have them count all cards cut off: 12.',
+    ]);
+    expect(refused(reckonTwoCuts(tidemark, tidemark[9], tidemark[3], prediction))).toContain('not deeper');
+    expect(refused(reckonTwoCuts(tidemark, 52, 3, prediction))).toContain('X1 is not in');
+  });
+});
+
+const hearts: readonly Card[] = RANKS.map((rank) => cardOf(rank, 2));
+const bankOf = (cards: readonly Card[], behind: number, size = 52): Bank => {
+  const outcome = layBank(cards, { kind: 'behind', count: behind }, size);
+  if (!outcome.ok) throw new Error();
+  return outcome.bank;
+};
+const packWith = (bank: Bank): Order => fillSlots(freeSlots(bank, 52), tidemark);
+
+test('packet size to card: every size of every bank, as enumeration has it', () => {
+  for (let behind = 0; behind <= 39; behind++) {
+    const bank = bankOf(hearts, behind);
+    const now = packWith(bank);
+    for (let size = 1; size < 52; size++) {
+      const reckoning = of(reckonBankPacket(now, bank, size));
+      sumHolds(reckoning);
+      const face = now[size - 1];
+      const deduced = deduce(now, [{ kind: 'lift', face, size: [size, size] }]);
+      expect(deduced?.states).toBe(1);
+      if (hearts.includes(face) && size > behind && size <= behind + 13) {
+        expect(reckoning.answer).toBe(`The card is ${showCard(face)}`);
+        const inPacket = now.slice(0, size).filter((each) => hearts.includes(each));
+        expect(Math.max(...inPacket)).toBe(face);
+      } else expect(reckoning.answer).toMatch(size <= behind ? /^Too small/ : /^Too large/);
+    }
+  }
+  expect(of(reckonBankPacket(packWith(bankOf(hearts, 20)), bankOf(hearts, 20), 18)).answer).toBe(
+    'Too small: have them add 3 to 15 more',
+  );
+  expect(refused(reckonBankPacket(tidemark, { cards: [1, 2], places: [3, 9] }, 5))).toContain('scattered');
+  expect(refused(reckonBankPacket(tidemark, bankOf(hearts, 20), 60))).toContain('52 cards');
+  expect([3, 5, 20, 23, 6].map(byFives)).toEqual(['3', '1 five', '4 fives', '4 fives and 3', '1 five and 1']);
+});
+
+test('a bank that counts down to a selection: where it lies after every cut', () => {
+  for (let behind = 0; behind <= 38; behind++) {
+    const bank = bankOf([...hearts].reverse(), behind);
+    const now = packWith(bank);
+    const selection = now[behind + 13];
+    for (let count = 1; count < 52; count++) {
+      const face = now[count - 1];
+      const reckoning = of(reckonCountDown(now, bank, face));
+      if (!hearts.includes(face)) {
+        expect(reckoning.answer).toContain('cut once more');
+        continue;
+      }
+      const place = placeOf(cut(now, count), selection);
+      expect([reckoning.answer, summed(reckoning)]).toEqual([`The selection lies at ${place ?? 0}`, place]);
+      // Kings down to aces: the rank at the face is the place.
+      expect(place).toBe(rankOf(face));
+      expect(done(now, reckoning)).toEqual(cut(now, count));
+    }
+  }
+  const { anywhere, middle } = bankChance(52, bankOf(hearts, 20));
+  expect(anywhere).toBeCloseTo(13 / 51);
+  expect(middle).toBeCloseTo(
+    cutChances(52)
+      .slice(21, 34)
+      .reduce((a, b) => a + b, 0),
+  );
+  expect(cutChances(52).reduce((a, b) => a + b, 0)).toBeCloseTo(1);
+});
+
+describe('the next two ranks', () => {
+  test('the digit sum ends where counting does, for every count', () => {
+    for (const { count, originalPosition } of digits.rows)
+      expect(digitSumPlace(count)).toBe(originalPosition);
+    for (let count = 1; count <= 52; count++) {
+      const counted = deal(tidemark, count).slice(0, count);
+      const sum = [...String(count)].reduce((total, digit) => total + Number(digit), 0);
+      expect(cardAt(tidemark, digitSumPlace(count))).toBe(counted[sum - 1]);
+    }
+  });
+
+  test('for every pair of ranks: the size, and whether it ends on the prepared place', () => {
+    for (const first of RANKS)
+      for (const second of RANKS) {
+        const reckoning = of(reckonNextRanks(tidemark, first, second, 10));
+        const count = first + second;
+        expect(summed(reckoning)).toBe(digitSumPlace(count));
+        expect(reckoning.answer.includes('not at 10')).toBe(count < 10 || count > 19);
+      }
+    expect(refused(reckonNextRanks(tidemark.slice(0, 12), 13, 13, 10))).toContain('more than can be cut');
+  });
+
+  test('on a counting run the ranks are right for every cut that shows two of them', () => {
+    const run = countingRun(14, 8, 4) as Card[];
+    const now = packWith(bankOf(run, 14));
+    for (let count = 14; count <= 20; count++) {
+      const [a, b] = [rankOf(now[count]), rankOf(now[count + 1])] as [Rank, Rank];
+      expect(a + b).toBe(count);
+      expect(of(reckonNextRanks(now, a, b, 10)).notes[0]).toContain('do come next');
+    }
+  });
+});
+
+test('the composed card of the worked examples, and of every cut', () => {
+  for (const row of composed.rows) {
+    const { known } = of(reckonComposedCard(rotating, card(row.first)));
+    const facts = Object.fromEntries(known.map(({ words, value, card: shown }) => [words, shown ?? value]));
+    expect(facts['Next']).toBe(card(row.second));
+    expect(facts['rank then suit']).toBe(card(row.rankThenSuit));
+    expect(facts['suit then rank']).toBe(card(row.suitThenRank));
+    expect(known.filter(({ words }) => words === '… lies at').map(({ value }) => value)).toEqual([12, 12]);
+  }
+  for (const first of tidemark) {
+    const reckoning = of(reckonComposedCard(tidemark, first));
+    const after = done(tidemark, reckoning);
+    expect(after[0]).toBe(first);
+    const named = cardOf(rankOf(first) as Rank, suitOf(after[1]) as Suit);
+    if (after.indexOf(named) > 1)
+      expect(reckoning.answer).toContain(`lies ${after.indexOf(named) - 1} from the top`);
+  }
+  expect(of(reckonComposedCard([52, ...tidemark], 52)).answer).toContain('joker');
+  expect(refused(reckonComposedCard(tidemark, 52))).toContain('not in this pack');
+});
+
+test('neighbours to missing cards: every gap of one or two in every turn, as enumeration has it', () => {
+  for (const order of [tidemark, mirrored])
+    for (let turn = 0; turn < 52; turn += 7) {
+      const now = cut(order, turn);
+      for (const count of [1, 2] as const)
+        for (let place = 2; place + count <= 52; place++) {
+          const [above, below] = [now[place - 2], now[place + count - 1]];
+          const { known, notes } = of(reckonGap(now, above, below));
+          const missing = known.filter(({ words }) => words === 'Missing').map((each) => each.card);
+          expect(missing).toEqual(now.slice(place - 1, place - 1 + count));
+          const deduced = deduce(now, [{ kind: 'gap', above, below, count }]);
+          expect(deduced?.out.map(({ value }) => value).sort()).toEqual([...missing].sort());
+          expect(notes.some((note) => note.includes('the mates'))).toBe(order === mirrored);
+        }
+    }
+  expect(refused(reckonGap(tidemark, tidemark[3], tidemark[4]))).toContain('nothing is missing');
+  expect(refused(reckonGap(tidemark, tidemark[3], tidemark[9]))).toContain('5 cards lie between');
+  expect(refused(reckonGap(tidemark, 3, 3))).toContain('same card');
+  expect(refused(reckonGap(tidemark, 52, 3))).toContain('X1 is not');
+});
+
+test('a short group: every missing card of a pack, and three cards that lead to it on top', () => {
+  for (const missing of tidemark) {
+    const [rank, suit] = [rankOf(missing) as Rank, suitOf(missing) as Suit];
+    const now = tidemark.filter((each) => each !== missing);
+    const seen = SUITS.filter((each) => each !== suit);
+    const reckoning = of(reckonShortGroup(now, rank, seen));
+    expect(reckoning.known[0].card).toBe(missing);
+    const [colour, ranked, suited] = done(now, reckoning);
+    expect(new Set([colour, ranked, suited]).size).toBe(3);
+    expect([1, 2].includes(suitOf(colour) as number)).toBe(![1, 2].includes(suit));
+    expect(rankOf(ranked)).toBe(rank);
+    expect(suitOf(suited)).toBe(suit);
+    // Told with the card still in the pack on the screen it is the same, and the card is taken out.
+    expect(done(tidemark, of(reckonShortGroup(tidemark, rank, seen)))).toEqual(done(now, reckoning));
+  }
+  expect(of(reckonShortGroup(tidemark, 7, [0, 1])).answer).toBe('One of 7♥ 7♠');
+  expect(refused(reckonShortGroup(tidemark, 7, [0, 1, 2, 3]))).toContain('All four');
+  expect(refused(reckonShortGroup([0, 13], 7, [0, 1, 2]))).toContain('lacks a card');
+  // Without another card of the suit its mate stands for it.
+  expect(pointersTo([cardOf(7, 1), cardOf(7, 3), cardOf(9, 2), mateOf(cardOf(7, 1))], cardOf(7, 0))).toEqual({
+    otherColour: cardOf(9, 2),
+    sameRank: cardOf(7, 1),
+    sameSuit: cardOf(7, 3),
+  });
+  expect(toTheTop(tidemark, [tidemark[0], tidemark[5]]).reduce(applyMove, tidemark).slice(0, 2)).toEqual([
+    tidemark[0],
+    tidemark[5],
+  ]);
+});
+
+describe('a key card and a bank under riffles', () => {
+  const bank = bankOf(hearts, 20);
+  const now = packWith(bank);
+
+  test('the next bank card in front of every key', () => {
+    for (const [index, key] of now.entries()) {
+      const before = now
+        .slice(0, index)
+        .filter((each) => hearts.includes(each))
+        .at(-1);
+      expect(bankCardBefore(now, hearts, key)).toBe(before);
+      const outcome = reckonKeyCard(now, bank, key, 1, []);
+      if (before === undefined) expect(refused(outcome)).toContain('No bank card');
+      else expect(of(outcome).answer).toContain(showCard(before));
+    }
+  });
+
+  test('what is tried agrees with every riffle of a small pack, within its interval', () => {
+    const small = [0, 26, 27, 28, 1, 2, 3, 29];
+    const smallBank = [26, 27, 28, 29];
+    // Every one of the 2^8 ways to riffle is as likely: each card draws a bit, those with the first bit go above.
+    let hits = 0;
+    for (let bits = 0; bits < 256; bits++) {
+      const upper = small.map((_, index) => (bits >> index) & 1);
+      let [top, bottom] = [0, upper.filter(Boolean).length];
+      const after = upper.map((bit) => small[bit ? top++ : bottom++]);
+      if (bankCardBefore(after, smallBank, 2) === bankCardBefore(small, smallBank, 2)) hits++;
+    }
+    const counter = keyCardCounter(small, smallBank, 2, 3, seededRng(11));
+    counter?.run(20_000);
+    const [once, twice] = counter?.read() ?? [];
+    expect(hits / 256).toBeGreaterThan(once.low - 0.005);
+    expect(hits / 256).toBeLessThan(once.high + 0.005);
+    expect(once.high - once.low).toBeLessThan(0.02);
+    expect(twice.share).toBeLessThan(once.share);
+    expect(keyCardCounter(small, smallBank, 0, 1, seededRng(1))).toBeUndefined();
+  });
+
+  test('the interval is Wilson’s', () => {
+    // 10 of 20: centre 0.5, half-width 0.2007.
+    expect(estimate(10, 20).low).toBeCloseTo(0.2993, 3);
+    expect(estimate(0, 50)).toMatchObject({ share: 0, low: 0 });
+    expect(estimate(0, 0)).toMatchObject({ low: 0, high: 1 });
+    const [first] = [estimate(900, 1000)];
+    expect(of(reckonKeyCard(now, bank, now[30], 1, [first])).notes[0]).toContain('90.0 times in 100');
+    expect(refused(reckonKeyCard(now, bank, 52, 1, []))).toContain('not in this pack');
+  });
+});
+
+test('dealt back and dealt again: every place, any rounds', () => {
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 1, max: 52 }),
+      fc.array(fc.integer({ min: 1, max: 52 }), { minLength: 1, maxLength: 5 }),
+      (place, counts) => {
+        const wanted = tidemark[place - 1];
+        const reckoning = of(reckonDealtBack(tidemark, wanted, counts));
+        const after = counts.reduce(deal, tidemark);
+        expect(placesAfterDeals(place, counts, 52).at(-1)).toBe(placeOf(after, wanted));
+        expect(done(tidemark, reckoning)).toEqual(after);
+        expect(reckoning.answer).toBe(`${showCard(wanted)} ends at ${placeOf(after, wanted) ?? 0}`);
+      },
+    ),
+  );
+  expect(of(reckonDealtBack(tidemark, 0, [9, 9])).notes[1]).toContain('puts everything back');
+  expect(refused(reckonDealtBack(tidemark, 0, []))).toContain('No count');
+  expect(refused(reckonDealtBack(tidemark, 0, [60]))).toContain('60 cannot be counted');
+  expect(refused(reckonDealtBack(tidemark, 52, [3]))).toContain('not in this pack');
+});
+
+describe('a pack thought shuffled', () => {
+  /** How likely each card is the moved one, by riffling and moving in every way there is. */
+  const byTrying = (size: number, now: Order, cutting: boolean): number[] => {
+    const home = Array.from({ length: size }, (_, index) => index);
+    const turns = cutting ? size - 1 : 1;
+    return home.map((moved) => {
+      const rest = home.filter((each) => each !== moved);
+      const wanted = now.filter((each) => each !== moved);
+      let ways = 0;
+      for (let begin = 0; begin < turns; begin++)
+        for (let bits = 0; bits < 2 ** (size - 1); bits++) {
+          const turned = cut(rest, begin);
+          const upper = turned.map((_, index) => (bits >> index) & 1);
+          let [top, bottom] = [0, upper.filter(Boolean).length];
+          const riffled = upper.map((bit) => turned[bit ? top++ : bottom++]);
+          for (let after = 0; after < turns; after++)
+            if (cut(riffled, after).every((each, index) => each === wanted[index])) ways++;
+        }
+      return ways;
+    });
+  };
+
+  test('on a small pack the chances are those of trying every riffle, with and without cuts', () => {
+    const size = 6;
+    for (const cutting of [false, true])
+      for (let seed = 1; seed <= 12; seed++) {
+        const rng = seededRng(seed);
+        const home = Array.from({ length: size }, (_, index) => index);
+        const riffled = applyMove(home, { kind: 'riffle', seed });
+        const turned = cutting ? cut(riffled, Math.floor(rng() * size)) : riffled;
+        const from = Math.floor(rng() * size);
+        const out = turned.filter((_, index) => index !== from);
+        const to = Math.floor(rng() * size);
+        const now = [...out.slice(0, to), turned[from], ...out.slice(to)];
+        const tried = byTrying(size, now, cutting);
+        const total = tried.reduce((a, b) => a + b, 0);
+        const suspects = movedCards(home, now, 1, cutting);
+        for (const moved of home)
+          expect(suspects.find((each) => each.card === moved)?.chance ?? 0).toBeCloseTo(
+            tried[moved] / total,
+            9,
+          );
+      }
+  });
+
+  test('a card moved far after one riffle is found, most of the time at the head of the list', () => {
+    let first = 0;
+    for (let seed = 1; seed <= 60; seed++) {
+      const riffled = applyMove(tidemark, { kind: 'riffle', seed });
+      const moved = riffled[10];
+      const now = applyMove(riffled, { kind: 'move packet', from: 11, to: 11, after: 38, reversed: false });
+      const suspects = movedCards(tidemark, now, 1, false);
+      expect(suspects.map((each) => each.card)).toContain(moved);
+      expect(suspects.reduce((sum, { chance }) => sum + chance, 0)).toBeCloseTo(1);
+      if (suspects[0].card === moved) first++;
+    }
+    expect(first).toBeGreaterThan(50);
+  });
+
+  test('what is lacking is told', () => {
+    expect(refused(reckonMovedCard(tidemark, tidemark.slice(2), 1, false))).toBe('50 of 52 cards are told.');
+    const mixed = shuffled(tidemark, seededRng(8));
+    expect(refused(reckonMovedCard(tidemark, mixed, 1, true))).toContain('No single moved card');
+    const moved = applyMove(tidemark, { kind: 'move packet', from: 5, to: 5, after: 30, reversed: false });
+    const { answer } = of(reckonMovedCard(tidemark, moved, 0, false));
+    expect(answer).toBe(`${showCard(tidemark[4])} was moved, 100 % likely`);
+    expect(movedCards(tidemark, numberOrder().slice(1), 1, false)).toEqual([]);
+  });
+});

@@ -1,0 +1,62 @@
+import { Card } from '../deck/card';
+import { showCard } from '../deck/notation';
+import { Order, placeOf } from '../deck/order';
+import { cut } from '../moves/cut';
+import { cards } from '../moves/wording';
+import { add, result, start } from './handSum';
+import { cutBetween } from './offset';
+import { Reckoned, reckoned, unreckoned } from './reckoning';
+
+/**
+ * Two cards at two numbers: their card comes to my number by one cut, and that decides which card lies at their
+ * number: the one to claim as mine.
+ *
+ * @param mine my number, where their card shall be. @param theirs their number. Both 1 to N.
+ */
+export const reckonTwoCards = (now: Order, card: Card, mine: number, theirs: number): Reckoned => {
+  const place = placeOf(now, card);
+  const size = now.length;
+  if (place === undefined) return unreckoned(`${showCard(card)} is not in this pack.`, 'Name another card.');
+  if ([mine, theirs].some((number) => number < 1 || number > size))
+    return unreckoned(`The pack has ${size} cards.`, `Name numbers from 1 to ${size}.`);
+  if (mine === theirs)
+    return unreckoned(
+      'Both numbers are the same: only their card can lie there.',
+      'Take another number as yours.',
+    );
+  const count = cutBetween(place, mine, size);
+  const after = cut(now, count);
+  const claim = after[theirs - 1];
+  const claimAt = placeOf(now, claim) ?? 0;
+  const round = claimAt - theirs === place - mine ? 0 : claimAt - theirs > place - mine ? size : -size;
+  return reckoned({
+    answer: `${count === 0 ? 'Leave the pack as it is' : `Cut so that ${showCard(after[size - 1])} comes to the face`}; claim ${showCard(claim)}`,
+    notes: [
+      `Then ${showCard(card)} is at ${mine} and ${showCard(claim)} at ${theirs}.`,
+      ...(count === 0
+        ? []
+        : [
+            `The cut is ${cards(Math.min(count, size - count))} from ${count <= size - count ? 'top to bottom' : 'bottom to top'}.`,
+          ]),
+    ],
+    known: [
+      { words: `${showCard(card)} lies at`, value: place },
+      { words: 'To claim', card: claim },
+      { words: 'It lies now at', value: claimAt },
+    ],
+    sum: [
+      start(place, `where ${showCard(card)} lies`),
+      add(-mine, 'my number'),
+      result(place - mine, place >= mine ? 'cards to cut' : 'cards to cut, going round'),
+      add(theirs, 'their number'),
+      ...(round === 0 ? [] : [add(round, 'once round')]),
+      result(claimAt, `where ${showCard(claim)} lies now`),
+    ],
+    marks: [
+      { place, mark: 'wanted' },
+      { place: claimAt, mark: 'seen' },
+      { place: mine, mark: 'number' },
+    ],
+    moves: count === 0 ? [] : [{ kind: 'cut', count }],
+  });
+};
