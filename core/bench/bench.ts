@@ -1,4 +1,8 @@
 import {
+  ALL_HANDLINGS,
+  deduce,
+  Fact,
+  handlingMap,
   cut,
   deal,
   findRoute,
@@ -47,3 +51,24 @@ const counter = spreadCounter(home, seededRng(3));
 const start = performance.now();
 counter.run(20_000);
 console.log(`shuffle and measure 20,000 packs ${(performance.now() - start).toFixed(0)} ms`);
+
+const facts: Fact[] = [
+  { kind: 'cut' },
+  { kind: 'taken', count: 1 },
+  { kind: 'cuts', first: home[20], second: home[33] },
+];
+const run = performance.now();
+const fitting = deduce(home, facts)?.states ?? 0;
+console.log(
+  `offset × one card out × two cuts, both seen ${(performance.now() - run).toFixed(1)} ms, ${fitting} states fit`,
+);
+const wide = performance.now();
+const open = deduce(home, [facts[0], { kind: 'lift', face: home[9] }, facts[1]])?.states ?? 0;
+console.log(
+  `offset × a packet × one card out ${(performance.now() - wide).toFixed(1)} ms, ${open} states fit`,
+);
+const pairs: Fact[] = [{ kind: 'lift' }, { kind: 'taken', count: 2 }];
+const worlds = performance.now();
+const all = deduce(home, pairs)?.states ?? 0;
+console.log(`worlds per second ${(all / (performance.now() - worlds) / 1000).toFixed(2)} million, of ${all}`);
+measure('every pair of a card and a number', () => handlingMap(home, ALL_HANDLINGS));

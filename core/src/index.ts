@@ -138,3 +138,32 @@ export { type Conditions, faults, randomOrder } from './arrange/randomOrder';
 export { lineAndColumn, makeOrderJson, type OrderFile, parseOrderJson } from './formats/orderJson';
 export { layOut, ORDER_LAYOUTS, type OrderLayout } from './formats/orderLayouts';
 export { makeStripSvg } from './formats/stripSvg';
+export { deduce, type Deduction, type Tally } from './reckon/deduce';
+export { describeFact, type Fact, type Unknown } from './reckon/fact';
+export { reckonFacts, sayTally } from './reckon/sayDeduction';
+export { type KnownFact, type Reckoned, type Reckoning, type ReckonMark } from './reckon/reckoning';
+export {
+  ALL_HANDLINGS,
+  easyRange,
+  handlingMap,
+  isTolerated,
+  type Need,
+  NEEDS,
+  toleratedFirst,
+  type Tolerance,
+} from './reckon/tolerance';
+export { numberLine, reckonNumberLine } from './reckon/numberLine';
+export { reckonTwoCards } from './reckon/twoCards';
+export { type Prediction, reckonTwoCuts } from './reckon/twoCuts';
+export { reckonBankPacket } from './reckon/bankPacket';
+export { reckonCountDown } from './reckon/countDown';
+export { digitSumPlace, reckonNextRanks } from './reckon/digitSum';
+export { reckonComposedCard } from './reckon/composedCard';
+export { reckonGap } from './reckon/gapCards';
+export { reckonShortGroup } from './reckon/shortGroup';
+export { type Estimate, keyCardCounter, reckonKeyCard } from './reckon/keyCard';
+export { reckonDealtBack } from './reckon/dealtBack';
+export { movedCards, reckonMovedCard } from './reckon/movedCard';
+export { enumerate } from './table/enumerate';
+export { compile, type Program } from './table/program';
+export { type Quantity, type Sight, type Start, type Step } from './table/step';

@@ -1,8 +1,6 @@
-import { Type } from '@angular/core';
 import { Routes } from '@angular/router';
 
-const reckon = (): Promise<Type<unknown>> =>
-  import('./reckon/reckon-room').then((module) => module.ReckonRoom);
+const reckon = (): Promise<Routes> => import('./reckon/reckon.routes').then((module) => module.RECKON_ROUTES);
 const arrange = (): Promise<Routes> =>
   import('./arrange/arrange.routes').then((module) => module.ARRANGE_ROUTES);
 
@@ -22,7 +20,7 @@ export const ROUTES: Routes = [
   {
     path: 'reckon',
     title: 'Reckon · Enumeron',
-    loadComponent: reckon,
+    loadChildren: reckon,
   },
   {
     path: 'settings',

@@ -3,6 +3,7 @@ import { TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { Boot } from '../app/data/boot';
 import { Database, DATABASE } from '../app/data/db';
+import { leftInFlight } from '../app/data/in-flight';
 import { provideIcons } from '../app/frame/icons';
 
 let count = 0;
@@ -13,6 +14,8 @@ export const freshApp = async (providers: (Provider | EnvironmentProviders)[] = 
   TestBed.configureTestingModule({
     providers: [provideIcons(), provideRouter([]), { provide: DATABASE, useValue: db }, ...providers],
   });
+  // What the application of the test before still has to write is its own.
+  await until(() => (leftInFlight() as readonly unknown[]).length === 0);
   localStorage.setItem('enumeron-visited', '1');
   await TestBed.inject(Boot).run();
   return db;

@@ -85,32 +85,41 @@ function* subsets(items: readonly number[], size: number): Generator<number[]> {
       for (const rest of subsets(items.slice(index + 1), size - 1)) yield [item, ...rest];
 }
 
-const tallyOf = (counts: ReadonlyMap<number, number>): Tally =>
+const tallyOf = (counts: Uint32Array): Tally =>
   [...counts]
-    .map(([value, count]) => ({ value, count }))
+    .map((count, value) => ({ value, count }))
+    .filter(({ count }) => count > 0)
     .sort((a, b) => b.count - a.count || a.value - b.value);
 
-/** What all worlds of an enumeration have in common, gathered world by world. */
-const gatherer = (program: Program, unknowns: readonly Unknown[]) => {
-  const [pack, out] = [program.packets.indexOf(PACK), program.packets.indexOf(OUT)];
+/** What all worlds of an enumeration have in common, counted world by world. */
+interface Gathered {
+  readonly visit: (world: World) => void;
+  /** By index of place and card: in how many worlds the card lies there. */
+  readonly lies: Uint32Array;
+  readonly sizes: Uint32Array;
+  readonly out: Uint32Array;
+  /** For each unknown: how often each value came up. */
+  readonly values: readonly { readonly index: number; readonly counts: Uint32Array }[];
+}
+
+const gatherer = (program: Program, unknowns: readonly Unknown[]): Gathered => {
+  const [pack, outPacket] = [program.packets.indexOf(PACK), program.packets.indexOf(OUT)];
   const lies = new Uint32Array(LARGEST_PACK * CARDS);
-  const sizes = new Map<number, number>();
-  const outCounts = new Map<number, number>();
+  const sizes = new Uint32Array(LARGEST_PACK + 1);
+  const out = new Uint32Array(CARDS);
   const values = unknowns.map(({ name }) => ({
     index: program.names.indexOf(name),
-    counts: new Map<number, number>(),
+    counts: new Uint32Array(CARDS),
   }));
-  const add = (counts: Map<number, number>, value: number): unknown =>
-    counts.set(value, (counts.get(value) ?? 0) + 1);
+  const base = baseOf(pack);
   const visit = (world: World): void => {
     const size = world.sizes[pack];
-    const base = baseOf(pack);
     for (let index = 0; index < size; index++) lies[index * CARDS + (world.cards[base + index] & 127)]++;
-    add(sizes, size);
-    for (let place = 1; place <= world.sizes[out]; place++) add(outCounts, cardInWorld(world, out, place));
-    for (const { index, counts } of values) add(counts, world.values[index]);
+    sizes[size]++;
+    for (let place = 1; place <= world.sizes[outPacket]; place++) out[cardInWorld(world, outPacket, place)]++;
+    for (const { index, counts } of values) counts[world.values[index]]++;
   };
-  return { visit, lies, sizes, outCounts, values };
+  return { visit, lies, sizes, out, values };
 };
 
 /** How many states would be left on average after a look at a place: the sum of squares over the whole. */
@@ -146,7 +155,8 @@ export const deduce = (now: Order, facts: readonly Fact[], budget?: number): Ded
   const states = enumerate(outcome.program, gathered.visit, budget);
   if (states === undefined) return undefined;
   const { lies, sizes } = gathered;
-  const [size] = sizes.size === 1 ? sizes.keys() : [undefined];
+  const seenSizes = tallyOf(sizes);
+  const size = seenSizes.length === 1 ? seenSizes[0].value : undefined;
   const certain = Array.from({ length: size ?? 0 }, (_, index) => {
     const row = lies.subarray(index * CARDS, (index + 1) * CARDS);
     const card = states === 0 ? -1 : row.indexOf(states);
@@ -158,7 +168,7 @@ export const deduce = (now: Order, facts: readonly Fact[], budget?: number): Ded
       ...unknown,
       tally: tallyOf(gathered.values[index].counts),
     })),
-    out: tallyOf(gathered.outCounts),
+    out: tallyOf(gathered.out),
     certain,
     size,
     look: size === undefined || states < 2 ? undefined : bestLook(lies, size, states),

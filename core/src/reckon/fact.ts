@@ -50,28 +50,11 @@ const less = (count: number): Quantity => ({ sizeOf: PACK, plus: -count });
 
 const seenAt = (at: 'face' | 'top' | number): Quantity => (at === 'face' ? packSize : at === 'top' ? 1 : at);
 
-const lookAtFaceOfHand = (card: Card | undefined): Step[] =>
-  card === undefined
-    ? []
-    : [{ do: 'see', sight: { of: 'card', packet: HAND, place: { sizeOf: HAND } }, is: card }];
+/** The card at a place of the pack is seen, where it is told. Looking before lifting leaves most worlds out early. */
+const lookAt = (place: Quantity, card: Card | undefined): Step[] =>
+  card === undefined ? [] : [{ do: 'see', sight: { of: 'card', packet: PACK, place }, is: card }];
 
 const backOnTop: Step = { do: 'put', packet: HAND, where: 'on', other: PACK };
-
-/** Lifts a packet of a chosen size, looks at its face, and turns it over onto the pack. */
-const liftAndTurn = (name: string, from: Quantity, face: Card): Step[] => [
-  { do: 'choose', name, from, to: less(1) },
-  { do: 'lift', count: { name }, from: PACK, onto: HAND },
-  ...lookAtFaceOfHand(face),
-  { do: 'turn', packet: HAND },
-  backOnTop,
-];
-
-/** Turns a packet on top over: done again, it takes that back. */
-const turnTop = (name: string): Step[] => [
-  { do: 'lift', count: { name }, from: PACK, onto: HAND },
-  { do: 'turn', packet: HAND },
-  backOnTop,
-];
 
 /** What a fact is on the table: what happened, and what must have been seen. `index` keeps its names apart. */
 export const stepsOf = (fact: Fact, index: number): readonly Step[] => {
@@ -84,6 +67,7 @@ export const stepsOf = (fact: Fact, index: number): readonly Step[] => {
       ];
     case 'seen':
       return [{ do: 'see', sight: { of: 'card', packet: PACK, place: seenAt(fact.at) }, is: fact.card }];
+    // A packet that is put back as it was changes nothing: the card at its face is the one at that depth.
     case 'lift':
       return [
         { do: 'choose', name: name('lifted'), from: 1, to: less(1) },
@@ -97,16 +81,14 @@ export const stepsOf = (fact: Fact, index: number): readonly Step[] => {
               } as const,
             ]
           : []),
-        { do: 'lift', count: { name: name('lifted') }, from: PACK, onto: HAND },
-        ...lookAtFaceOfHand(fact.face),
-        backOnTop,
+        ...lookAt({ name: name('lifted') }, fact.face),
       ];
     case 'cuts':
       return [
-        ...liftAndTurn(name('first cut'), 1, fact.first),
-        ...liftAndTurn(name('second cut'), { name: name('first cut'), plus: 1 }, fact.second),
-        ...turnTop(name('second cut')),
-        ...turnTop(name('first cut')),
+        { do: 'choose', name: name('first cut'), from: 1, to: less(1) },
+        ...lookAt({ name: name('first cut') }, fact.first),
+        { do: 'choose', name: name('second cut'), from: { name: name('first cut'), plus: 1 }, to: less(1) },
+        ...lookAt({ name: name('second cut') }, fact.second),
       ];
     case 'next ranks':
       return [

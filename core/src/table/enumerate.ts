@@ -1,6 +1,6 @@
 import { firstOf, rankOf, suitOf } from '../deck/card';
 import { Amount, Program } from './program';
-import { Step } from './step';
+import { Quantity, Step } from './step';
 import { baseOf, cardInWorld, copyWorld, emptyWorld, FACE_UP, World } from './world';
 
 /** Does a step to a world, in place; false when it cannot be done there. */
@@ -9,10 +9,22 @@ type Action = (world: World) => boolean;
 /** A step ready to be run: an action, or a choice with its range and the value that it gives. */
 type Ready =
   | { readonly choice: false; readonly act: Action; readonly moves: boolean }
-  | { readonly choice: true; readonly from: Amount; readonly to: Amount; readonly value: number };
+  | {
+      readonly choice: true;
+      readonly from: Reader;
+      readonly to: Reader;
+      readonly value: number;
+      /** Whether a value is worth going on with, as far as the sight right behind the choice tells. */
+      readonly promises: ((world: World, value: number) => boolean) | undefined;
+    };
 
-const read = ({ kind, index, plus }: Amount, { values, sizes }: World): number =>
-  kind === 'number' ? plus : (kind === 'value' ? values[index] : sizes[index]) + plus;
+/** Looks a quantity up in a world. */
+type Reader = (world: World) => number;
+
+const readerOf = ({ kind, index, plus }: Amount): Reader => {
+  if (kind === 'number') return () => plus;
+  return kind === 'value' ? (world) => world.values[index] + plus : (world) => world.sizes[index] + plus;
+};
 
 const reverse = (cards: Uint8Array, from: number, to: number): void => {
   for (let low = from, high = to - 1; low < high; low++, high--)
@@ -48,12 +60,12 @@ const cutPacket = ({ cards }: World, packet: number, count: number, size: number
 
 const actionOf = (step: Exclude<Step, { do: 'choose' }>, program: Program): Action => {
   const packet = (name: string): number => program.packets.indexOf(name);
-  const { amount } = program;
+  const amount = (quantity: Quantity): Reader => readerOf(program.amount(quantity));
   switch (step.do) {
     case 'cut': {
       const [index, count] = [packet(step.packet), amount(step.count)];
       return (world) => {
-        const [n, size] = [read(count, world), world.sizes[index]];
+        const [n, size] = [count(world), world.sizes[index]];
         if (n < 0 || n > size) return false;
         cutPacket(world, index, n, size);
         return true;
@@ -64,7 +76,7 @@ const actionOf = (step: Exclude<Step, { do: 'choose' }>, program: Program): Acti
       const [from, onto, count] = [packet(step.from), packet(step.onto), amount(step.count)];
       const reversed = step.do === 'deal';
       return (world) => {
-        const n = read(count, world);
+        const n = count(world);
         if (n < 0 || n > world.sizes[from]) return false;
         move(world, from, 0, n, onto, 0);
         if (reversed) reverse(world.cards, baseOf(onto), baseOf(onto) + n);
@@ -90,7 +102,7 @@ const actionOf = (step: Exclude<Step, { do: 'choose' }>, program: Program): Acti
     case 'take': {
       const [from, onto, place] = [packet(step.from), packet(step.onto), amount(step.place)];
       return (world) => {
-        const at = read(place, world);
+        const at = place(world);
         if (at < 1 || at > world.sizes[from]) return false;
         move(world, from, at - 1, 1, onto, 0);
         return true;
@@ -99,7 +111,7 @@ const actionOf = (step: Exclude<Step, { do: 'choose' }>, program: Program): Acti
     case 'insert': {
       const [index, into, place] = [packet(step.packet), packet(step.into), amount(step.place)];
       return (world) => {
-        const at = read(place, world);
+        const at = place(world);
         if (world.sizes[index] === 0 || at < 1 || at > world.sizes[into] + 1) return false;
         move(world, index, 0, 1, into, at - 1);
         return true;
@@ -110,13 +122,13 @@ const actionOf = (step: Exclude<Step, { do: 'choose' }>, program: Program): Acti
     case 'require': {
       const [number, from, to] = [amount(step.number), amount(step.from), amount(step.to)];
       return (world) => {
-        const n = read(number, world);
-        return n >= read(from, world) && n <= read(to, world);
+        const n = number(world);
+        return n >= from(world) && n <= to(world);
       };
     }
     case 'require remainder': {
       const number = amount(step.number);
-      return (world) => read(number, world) % step.by === step.is;
+      return (world) => number(world) % step.by === step.is;
     }
   }
 };
@@ -124,11 +136,11 @@ const actionOf = (step: Exclude<Step, { do: 'choose' }>, program: Program): Acti
 const seeing = ({ sight, is, name }: Extract<Step, { do: 'see' }>, program: Program): Action => {
   const index = program.packets.indexOf(sight.packet);
   const value = name === undefined ? -1 : program.names.indexOf(name);
-  const place = sight.of === 'size' ? undefined : program.amount(sight.place);
+  const place = sight.of === 'size' ? undefined : readerOf(program.amount(sight.place));
   const wanted = is !== undefined && sight.of === 'card' ? firstOf(is) : is;
   const look = (world: World): number | undefined => {
     if (!place) return world.sizes[index];
-    const at = read(place, world);
+    const at = place(world);
     if (at < 1 || at > world.sizes[index]) return undefined;
     const card = cardInWorld(world, index, at);
     return sight.of === 'card' ? card : sight.of === 'rank' ? (rankOf(card) ?? 0) : (suitOf(card) ?? -1);
@@ -145,14 +157,29 @@ const seeing = ({ sight, is, name }: Extract<Step, { do: 'see' }>, program: Prog
 const changesPackets = ({ do: kind }: Step): boolean =>
   kind !== 'see' && kind !== 'require' && kind !== 'require remainder';
 
+/** Where the card at the chosen place must be a certain one, most values need not be gone on with at all. */
+const promiseOf = (
+  name: string,
+  next: Step | undefined,
+  program: Program,
+): ((world: World, value: number) => boolean) | undefined => {
+  if (next?.do !== 'see' || next.sight.of !== 'card' || next.is === undefined) return undefined;
+  const { place, packet } = next.sight;
+  if (typeof place === 'number' || !('name' in place) || place.name !== name) return undefined;
+  const first = baseOf(program.packets.indexOf(packet)) + (place.plus ?? 0) - 1;
+  const wanted = firstOf(next.is);
+  return ({ cards }, value) => firstOf(cards[first + value] & ~FACE_UP) === wanted;
+};
+
 const ready = (program: Program): readonly Ready[] =>
-  program.steps.map((step): Ready =>
+  program.steps.map((step, index): Ready =>
     step.do === 'choose'
       ? {
           choice: true,
-          from: program.amount(step.from),
-          to: program.amount(step.to),
+          from: readerOf(program.amount(step.from)),
+          to: readerOf(program.amount(step.to)),
           value: program.names.indexOf(step.name),
+          promises: promiseOf(step.name, program.steps.at(index + 1), program),
         }
       : { choice: false, act: actionOf(step, program), moves: changesPackets(step) },
   );
@@ -178,8 +205,9 @@ export const enumerate = (
     for (let index = from; index < steps.length; index++) {
       const step = steps[index];
       if (step.choice) {
-        const [low, high] = [read(step.from, world), read(step.to, world)];
+        const [low, high] = [step.from(world), step.to(world)];
         for (let value = low; value <= high && done <= budget; value++) {
+          if (step.promises && !step.promises(world, value)) continue;
           world.values[step.value] = value;
           run(index + 1, world);
         }

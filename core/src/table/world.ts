@@ -6,26 +6,28 @@ const SHIFT = 6;
 export const FACE_UP = 128;
 
 /**
- * One state of the table: its packets and the numbers that were chosen or seen so far. Plain arrays of a fixed
- * size, so that a state is copied in three strokes; a packet's cards begin at its index times 64, top first.
+ * One state of the table: its packets and the numbers that were chosen or seen so far. All three arrays lie in
+ * one buffer, so that a state is copied at a stroke; a packet's cards begin at its index times 64, top first.
  */
 export interface World {
+  readonly bytes: Uint8Array;
   readonly cards: Uint8Array;
   readonly sizes: Uint8Array;
   readonly values: Int16Array;
 }
 
-export const emptyWorld = (packets: number, values: number): World => ({
-  cards: new Uint8Array(packets << SHIFT),
-  sizes: new Uint8Array(packets),
-  values: new Int16Array(values),
-});
-
-export const copyWorld = (from: World, to: World): void => {
-  to.cards.set(from.cards);
-  to.sizes.set(from.sizes);
-  to.values.set(from.values);
+export const emptyWorld = (packets: number, values: number): World => {
+  const cards = packets << SHIFT;
+  const buffer = new ArrayBuffer(cards + 2 * values + packets);
+  return {
+    bytes: new Uint8Array(buffer),
+    cards: new Uint8Array(buffer, 0, cards),
+    values: new Int16Array(buffer, cards, values),
+    sizes: new Uint8Array(buffer, cards + 2 * values, packets),
+  };
 };
+
+export const copyWorld = (from: World, to: World): void => to.bytes.set(from.bytes);
 
 /** Where a packet's top card is in `cards`. */
 export const baseOf = (packet: number): number => packet << SHIFT;

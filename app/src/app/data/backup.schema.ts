@@ -1,7 +1,7 @@
 import Joi from 'joi';
-import { LARGEST_PACK, Outcome, parseCard } from '@enumeron/core';
+import { LARGEST_PACK, Outcome, parseCard, Tolerance } from '@enumeron/core';
 import { nameProblem, Origin } from './rows';
-import { check, originSchema } from './schemas';
+import { check, originSchema, toleranceSchema } from './schemas';
 
 /** A pack as it lies. */
 export interface PackBackup {
@@ -35,6 +35,7 @@ export interface Backup {
     readonly theme: 'system' | 'paper' | 'wings';
     readonly suitTints: boolean;
     readonly singleKeys: boolean;
+    readonly tolerance?: Tolerance;
   };
 }
 
@@ -106,6 +107,7 @@ const backupSchema = Joi.object({
     theme: Joi.valid('system', 'paper', 'wings').required(),
     suitTints: Joi.boolean().required(),
     singleKeys: Joi.boolean().required(),
+    tolerance: toleranceSchema,
   }),
 });
 

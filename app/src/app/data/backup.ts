@@ -64,6 +64,7 @@ export class BackupService {
           theme: settings.theme,
           suitTints: settings.suitTints,
           singleKeys: settings.singleKeys,
+          ...(settings.tolerance && { tolerance: settings.tolerance }),
         },
       }),
     };

@@ -1,4 +1,4 @@
-import { Bank, Card, Conditions, Move, Rule } from '@enumeron/core';
+import { ALL_HANDLINGS, Bank, Card, Conditions, Fact, Move, Rule, Tolerance } from '@enumeron/core';
 
 /** How an order was made, where it was not written by hand: enough to make it again. */
 export type Origin =
@@ -52,6 +52,22 @@ export interface WantedRow {
   readonly number?: number;
 }
 
+/** What happened to the pack and was seen of it, and the pack that it was told of: another one makes it void. */
+export interface FactsRow {
+  readonly id: 'facts';
+  readonly pack: readonly Card[];
+  readonly facts: readonly Fact[];
+}
+
+/** What a field of a pattern holds. */
+export type FieldValue = number | boolean | readonly number[];
+
+/** What was told to each pattern of Reckon, by its address and the field's name. */
+export interface PatternsRow {
+  readonly id: 'patterns';
+  readonly values: Readonly<Partial<Record<string, Readonly<Partial<Record<string, FieldValue>>>>>>;
+}
+
 export interface SettingsRow {
   readonly id: 'settings';
   readonly theme: 'system' | 'paper' | 'wings';
@@ -59,6 +75,8 @@ export interface SettingsRow {
   readonly suitTints: boolean;
   /** Whether single keys (1 to 7, /, d, u …) act outside of text fields. */
   readonly singleKeys: boolean;
+  /** Which handlings the performer is happy to use; all of them until told otherwise. */
+  readonly tolerance?: Tolerance;
 }
 
 /** Set once the demo data has been laid out, so that it does not come back by itself. */
@@ -67,7 +85,7 @@ export interface SeededRow {
   readonly at: number;
 }
 
-export type StateRow = PackRow | BesideRow | WantedRow | SettingsRow | SeededRow;
+export type StateRow = PackRow | BesideRow | WantedRow | FactsRow | PatternsRow | SettingsRow | SeededRow;
 
 /** An order that is being written. Its id is that of the order that it will replace, or `new`. */
 export interface DraftRow {
@@ -94,11 +112,12 @@ export interface JournalRow {
   readonly changes: readonly Change[];
 }
 
-export const DEFAULT_SETTINGS: SettingsRow = {
+export const DEFAULT_SETTINGS: SettingsRow & { readonly tolerance: Tolerance } = {
   id: 'settings',
   theme: 'system',
   suitTints: false,
   singleKeys: true,
+  tolerance: ALL_HANDLINGS,
 };
 
 /** The longest name of an order. */

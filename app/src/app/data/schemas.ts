@@ -166,11 +166,75 @@ export const wantedSchema = Joi.object({
   number: Joi.number().integer().min(1).max(LARGEST_PACK),
 });
 
+const rank = Joi.number().integer().min(1).max(13).required();
+const factSchema = Joi.alternatives().try(
+  Joi.object({ kind: kindOf('cut') }),
+  Joi.object({
+    kind: kindOf('seen'),
+    at: Joi.alternatives(
+      Joi.valid('face', 'top'),
+      Joi.number().integer().min(1).max(LARGEST_PACK),
+    ).required(),
+    card: card.required(),
+  }),
+  Joi.object({
+    kind: kindOf('lift'),
+    face: card,
+    size: Joi.array().items(Joi.number().integer().min(0).max(LARGEST_PACK)).length(2),
+  }),
+  Joi.object({ kind: kindOf('cuts'), first: card.required(), second: card.required() }),
+  Joi.object({ kind: kindOf('next ranks'), first: rank, second: rank }),
+  Joi.object({ kind: kindOf('dealt'), count }),
+  Joi.object({ kind: kindOf('taken'), count: Joi.valid(1, 2).required() }),
+  Joi.object({ kind: kindOf('missing'), card: card.required() }),
+  Joi.object({
+    kind: kindOf('gap'),
+    above: card.required(),
+    below: card.required(),
+    count: Joi.number().integer().min(1).max(9).required(),
+  }),
+  Joi.object({ kind: kindOf('row'), cards: Joi.array().items(card).min(2).max(LARGEST_PACK).required() }),
+  Joi.object({ kind: kindOf('short group'), rank }),
+  Joi.object({
+    kind: kindOf('heap'),
+    heaps: Joi.number().integer().min(2).max(13).required(),
+    heap: Joi.number().integer().min(1).max(Joi.ref('heaps')).required(),
+  }),
+);
+
+export const factsSchema = Joi.object({
+  id: Joi.valid('facts').required(),
+  pack: cards.required(),
+  facts: Joi.array().items(factSchema).max(12).required(),
+});
+
+const fieldValue = Joi.alternatives(
+  Joi.number().integer(),
+  Joi.boolean(),
+  Joi.array().items(Joi.number().integer()).max(LARGEST_PACK),
+);
+
+export const patternsSchema = Joi.object({
+  id: Joi.valid('patterns').required(),
+  values: Joi.object()
+    .pattern(Joi.string().max(40), Joi.object().pattern(Joi.string().max(40), fieldValue))
+    .required(),
+});
+
+export const toleranceSchema = Joi.object({
+  shift: Joi.number().integer().min(0).max(LARGEST_PACK).required(),
+  turnTheNext: Joi.boolean().required(),
+  fromTheFace: Joi.boolean().required(),
+  cut: Joi.boolean().required(),
+  hold: Joi.boolean().required(),
+});
+
 export const settingsSchema = Joi.object({
   id: Joi.valid('settings').required(),
   theme: Joi.valid('system', 'paper', 'wings').required(),
   suitTints: Joi.boolean().required(),
   singleKeys: Joi.boolean().required(),
+  tolerance: toleranceSchema,
 });
 
 const seededSchema = Joi.object({ id: Joi.valid('seeded').required(), at: time });
@@ -181,6 +245,8 @@ const stateSchema = Joi.alternatives()
       { is: 'pack', then: packSchema },
       { is: 'beside', then: besideSchema },
       { is: 'wanted', then: wantedSchema },
+      { is: 'facts', then: factsSchema },
+      { is: 'patterns', then: patternsSchema },
       { is: 'settings', then: settingsSchema },
       { is: 'seeded', then: seededSchema },
     ],

@@ -9,7 +9,7 @@ import {
   viewChild,
 } from '@angular/core';
 import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
-import { cards, describeMove } from '@enumeron/core';
+import { cards, describeMove, Fact } from '@enumeron/core';
 import { Boot } from '../data/boot';
 import { Journal } from '../data/journal';
 import { PackStore } from '../pack/pack.store';
@@ -71,6 +71,19 @@ export class Shell {
     });
   }
 
+  /** The stores of facts and patterns come with the first use of them. */
+  private async tell(fact: Fact): Promise<void> {
+    const { FactsStore, MOST_FACTS } = await import('../pack/facts.store');
+    if (await this.injector.get(FactsStore).add(fact)) await this.router.navigate(['reckon', 'seen']);
+    else void this.notices.show(`At most ${MOST_FACTS} facts are told of one pack. Take one back first.`);
+  }
+
+  private async riffled(riffles: number): Promise<void> {
+    const { PatternsStore } = await import('../pack/patterns.store');
+    await this.injector.get(PatternsStore).set('key-card', 'riffles', riffles);
+    await this.router.navigate(['reckon', 'key-card']);
+  }
+
   protected async swap(): Promise<void> {
     if (await this.pack.swap()) this.say(`${this.pack.pack().name} is in hand.`);
   }
@@ -89,6 +102,10 @@ export class Shell {
         await this.pack.apply(intent.move);
         this.say(describeMove(intent.move));
         return;
+      case 'tell':
+        return this.tell(intent.fact);
+      case 'riffled':
+        return this.riffled(intent.riffles);
       case 'swap':
         return this.swap();
       case 'undo':

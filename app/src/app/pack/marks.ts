@@ -1,8 +1,8 @@
-import { computed, inject, Injectable, signal } from '@angular/core';
+import { computed, DestroyRef, effect, inject, Injectable, signal } from '@angular/core';
 import { PackStore } from './pack.store';
 
 /** How a slot of the rail is marked. Each has a shape as well as a colour. */
-export type Mark = 'wanted' | 'number' | 'seen';
+export type Mark = 'wanted' | 'number' | 'seen' | 'bank' | 'face up' | 'missing';
 
 export type Marks = ReadonlyMap<number, readonly Mark[]>;
 
@@ -23,3 +23,20 @@ export class RailMarks {
     this.ofRoom.set(marks);
   }
 }
+
+/**
+ * Marks places of the rail for as long as a component is there. Call it in the component's constructor.
+ *
+ * @param marked what to mark; read again whenever a signal in it changes.
+ */
+export const markOnRail = (
+  marked: () => readonly { readonly place: number; readonly mark: Mark }[],
+): void => {
+  const rail = inject(RailMarks);
+  effect(() => {
+    const found = new Map<number, Mark[]>();
+    for (const { place, mark } of marked()) found.set(place, [...(found.get(place) ?? []), mark]);
+    rail.set(found);
+  });
+  inject(DestroyRef).onDestroy(() => rail.set(new Map()));
+};

@@ -57,6 +57,21 @@ export class PackStore {
     });
   }
 
+  /** Does a row of moves as one action; cards that leave the pack leave its home order, others come to its end. */
+  applyAll(moves: readonly Move[], label: string): Promise<void> {
+    return this.become(moves.reduce(applyMove, this.now()), label);
+  }
+
+  /** Takes note of how the pack lies now, with whichever cards. */
+  become(now: readonly Card[], label: string): Promise<void> {
+    const pack = this.pack();
+    const home = [
+      ...pack.home.filter((card) => now.includes(card)),
+      ...now.filter((card) => !pack.home.includes(card)),
+    ];
+    return this.put(label, { ...pack, home, now, seen: undefined });
+  }
+
   /** Takes note of a card seen at the face or on top: the pack must be cut so. */
   async see({ at, card }: Glimpse): Promise<void> {
     const pack = this.pack();

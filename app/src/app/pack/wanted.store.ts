@@ -1,7 +1,8 @@
 import { computed, inject, Injectable, linkedSignal } from '@angular/core';
-import { Card, Handling, handlings, placeOf } from '@enumeron/core';
+import { Card, Handling, handlings, placeOf, toleratedFirst } from '@enumeron/core';
 import { DATABASE } from '../data/db';
 import { WantedRow } from '../data/rows';
+import { SettingsStore } from '../data/settings.store';
 import { StateRows } from '../data/state-row';
 import { PackStore } from './pack.store';
 
@@ -10,6 +11,7 @@ import { PackStore } from './pack.store';
 export class WantedStore {
   private readonly db = inject(DATABASE);
   private readonly pack = inject(PackStore);
+  private readonly settings = inject(SettingsStore);
   private readonly row = inject(StateRows).live<WantedRow>({ id: 'wanted' });
 
   readonly card = computed(() => this.row.value().card);
@@ -20,10 +22,12 @@ export class WantedStore {
     return card === undefined ? undefined : placeOf(this.pack.now(), card);
   });
 
-  /** The handlings for the wanted card and number, the best first; empty while one of them is missing. */
+  /** The handlings for the wanted card and number, the best tolerated one first; empty while one of them is missing. */
   readonly ways = computed<readonly Handling[]>(() => {
     const [card, number] = [this.card(), this.number()];
-    return card === undefined || number === undefined ? [] : handlings(this.pack.now(), card, number);
+    return card === undefined || number === undefined
+      ? []
+      : toleratedFirst(handlings(this.pack.now(), card, number), this.settings.tolerance());
   });
 
   /** Which of the ways is taken: the best until another is chosen. */

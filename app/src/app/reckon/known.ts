@@ -1,22 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { Card, cardAt, fromFace, handSum, placeOf, placeSum, showCard } from '@enumeron/core';
+import { cardAt, fromFace, handSum, placeOf, placeSum, showCard } from '@enumeron/core';
 import { PackStore } from '../pack/pack.store';
 import { WantedStore } from '../pack/wanted.store';
-import { CardFace } from '../shared/card-face';
 import { HandSum } from '../shared/hand-sum';
-
-/** One fact that follows: a card with its stack number, or a number. */
-interface Fact {
-  readonly words: string;
-  readonly card?: Card;
-  readonly value?: number | string;
-  readonly stackNumber?: number;
-}
+import { KnownList, ShownFact } from './known-list';
 
 /** What follows from what was seen, and the sum that gets there in the head. */
 @Component({
   selector: 'en-known',
-  imports: [CardFace, HandSum],
+  imports: [HandSum, KnownList],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './known.html',
   styleUrl: './known.scss',
@@ -31,7 +23,7 @@ export class Known {
       : 'Follows from what you saw. One state of the pack fits.',
   );
 
-  protected readonly facts = computed<readonly Fact[]>(() => {
+  protected readonly facts = computed<readonly ShownFact[]>(() => {
     const [now, size] = [this.pack.now(), this.pack.size()];
     const [card, place, number] = [this.wanted.card(), this.wanted.place(), this.wanted.number()];
     return [
@@ -60,7 +52,7 @@ export class Known {
       : handSum(home, now, card, number);
   });
 
-  private cardFact(words: string, place: number): Fact {
+  private cardFact(words: string, place: number): ShownFact {
     const card = cardAt(this.pack.now(), place);
     return card === undefined ? { words } : { words, card, stackNumber: placeOf(this.pack.home(), card) };
   }

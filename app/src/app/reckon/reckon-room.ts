@@ -1,46 +1,37 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, effect, inject } from '@angular/core';
-import { Mark, RailMarks } from '../pack/marks';
-import { PackStore } from '../pack/pack.store';
-import { WantedStore } from '../pack/wanted.store';
-import { Viewport } from '../shared/viewport';
-import { Entry } from './entry';
-import { Known } from './known';
-import { Seen } from './seen';
-import { Thumb } from './thumb';
-import { Wanted } from './wanted';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { NavigationEnd, Router, RouterOutlet } from '@angular/router';
+import { filter, map, startWith } from 'rxjs';
+import { PatternBar } from './pattern-bar';
 
-/** I saw this, they named that: what do I do? Seen, Known and Wanted beside each other. */
+/** I saw this, they named that: what do I do? Each pattern in the one shape: seen, known, wanted, do. */
 @Component({
   selector: 'en-reckon-room',
-  imports: [Known, Seen, Thumb, Wanted],
-  providers: [Entry],
+  imports: [PatternBar, RouterOutlet],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<h1 class="spoken">Reckon</h1>
-    <div class="sheet columns">
-      <en-seen />
-      <en-known />
-      <en-wanted />
-    </div>
-    @if (phone()) {
-      <en-thumb />
-    }`,
-  styleUrl: './reckon-room.scss',
+    <en-pattern-bar [path]="path()" />
+    <div class="sheet">
+      <router-outlet />
+    </div>`,
+  styles: `
+    @media (max-width: 699.98px) {
+      .sheet {
+        border: 0;
+        background: none;
+      }
+    }
+  `,
 })
 export class ReckonRoom {
-  protected readonly phone = inject(Viewport).phone;
-
-  constructor() {
-    const marks = inject(RailMarks);
-    const wanted = inject(WantedStore);
-    const size = inject(PackStore).size;
-    effect(() => {
-      const [place, number] = [wanted.place(), wanted.number()];
-      const found = new Map<number, Mark[]>();
-      if (place !== undefined) found.set(place, ['wanted']);
-      if (number !== undefined && number <= size())
-        found.set(number, [...(found.get(number) ?? []), 'number']);
-      marks.set(found);
-    });
-    inject(DestroyRef).onDestroy(() => marks.set(new Map()));
-  }
+  private readonly router = inject(Router);
+  private readonly url = toSignal(
+    this.router.events.pipe(
+      filter((event) => event instanceof NavigationEnd),
+      startWith(undefined),
+      map(() => this.router.url),
+    ),
+    { initialValue: this.router.url },
+  );
+  protected readonly path = computed(() => this.url().split(/[/?#]/)[2] ?? '');
 }

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import { Card, showCard, suitOf } from '@enumeron/core';
 import { PackStore } from '../pack/pack.store';
 import { CardPad } from '../shared/card-pad';
@@ -10,7 +11,7 @@ import { Entry } from './entry';
 /** What the pack has shown since it was last in order. */
 @Component({
   selector: 'en-seen',
-  imports: [CardPad, EntryField],
+  imports: [CardPad, EntryField, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './seen.html',
   styleUrl: './seen.scss',

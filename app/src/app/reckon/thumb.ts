@@ -14,6 +14,7 @@ import { Entry } from './entry';
     role="group"
     [attr.aria-label]="'Pad: ' + entry.active()"
     [asks]="asks()"
+    [pack]="pack.now()"
     [number]="wanted.number()"
     [largest]="pack.size()"
     (cardPicked)="entry.takeCard($event)"

@@ -3,7 +3,7 @@ import { MatButton } from '@angular/material/button';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { MatIcon } from '@angular/material/icon';
 import { MatSlideToggle } from '@angular/material/slide-toggle';
-import { Problem, sayProblem } from '@enumeron/core';
+import { Problem, sayProblem, Tolerance } from '@enumeron/core';
 import { BackupService, backupName } from '../data/backup';
 import { Boot } from '../data/boot';
 import { Journal } from '../data/journal';
@@ -33,11 +33,27 @@ export class SettingsRoom {
   private readonly notices = inject(Notices);
 
   protected readonly settings = this.store.settings;
+  protected readonly tolerance = this.store.tolerance;
+  protected readonly counts = Array.from({ length: 13 }, (_, index) => index);
+  protected readonly handlings = [
+    { name: 'turnTheNext', words: 'Deal to the number and turn the next card' },
+    { name: 'fromTheFace', words: 'Count from the face' },
+    { name: 'cut', words: 'A cut in the open' },
+    { name: 'hold', words: 'Hold the helper to another number' },
+  ] as const;
   protected readonly problems = signal<readonly Problem[]>([]);
   protected readonly erasing = signal(false);
   protected readonly sayProblem = sayProblem;
   protected readonly change = (part: Parameters<SettingsStore['change']>[0]): unknown =>
     this.store.change(part);
+
+  protected tolerate(part: Partial<Tolerance>): void {
+    void this.store.change({ tolerance: { ...this.tolerance(), ...part } });
+  }
+
+  protected tolerateWay(name: (typeof this.handlings)[number]['name'], used: boolean): void {
+    this.tolerate({ [name]: used });
+  }
 
   protected async save(): Promise<void> {
     const now = new Date();

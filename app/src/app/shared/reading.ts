@@ -20,12 +20,19 @@ export const cardReader =
       : { value: card };
   };
 
-/** Reads a whole number from 1 to the largest. */
+/** Reads a whole number from the least (1) to the largest. */
 export const numberReader =
-  (largest: number) =>
+  (largest: number, least = 1) =>
   (text: string): Reading => {
-    const value = /^\d{1,3}$/.test(text) ? Number(text) : 0;
-    return value >= 1 && value <= largest
+    const value = /^\d{1,3}$/.test(text) ? Number(text) : -1;
+    return value >= least && value <= largest
       ? { value }
-      : { problem: `“${text}” is no number from 1 to ${largest.toString()}.` };
+      : { problem: `“${text}” is no number from ${least.toString()} to ${largest.toString()}.` };
   };
+
+/** Reads a rank: ace to king. A 1 may go on to be a 10. */
+export const rankReader = (text: string): Reading => {
+  const value = parseRank(text);
+  if (value !== undefined) return { value };
+  return text === '1' || text === '' ? {} : { problem: `“${text}” is no rank: A, 2 to 10, J, Q or K.` };
+};

@@ -27,13 +27,14 @@ const DIGITS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 0] as const;
   styleUrl: './thumb-pad.scss',
 })
 export class ThumbPad {
-  /** Whether cards or a number are asked for. */
-  readonly asks = input.required<'card' | 'number'>();
+  /** Whether cards, ranks alone or a number are asked for. */
+  readonly asks = input.required<'card' | 'rank' | 'number'>();
   /** The pack that is asked about: its jokers and second copies have a key each. */
   readonly pack = input<readonly Card[]>([]);
   readonly number = input<number>();
   readonly largest = input.required<number>();
   readonly cardPicked = output<Card>();
+  readonly rankPicked = output<Rank>();
   readonly numberPicked = output<number | undefined>();
 
   protected readonly ranks = RANKS;
@@ -48,6 +49,11 @@ export class ThumbPad {
   protected readonly showSuit = showSuit;
   protected readonly speakRank = speakRank;
   protected readonly speakSuit = speakSuit;
+
+  protected pickRank(rank: Rank): void {
+    if (this.asks() === 'rank') this.rankPicked.emit(rank);
+    else this.rank.set(rank);
+  }
 
   protected pickSuit(suit: Suit): void {
     const rank = this.rank();

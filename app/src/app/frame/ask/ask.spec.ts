@@ -1,4 +1,4 @@
-import { cut, deal, describeHandling, formatCard, handlings, parseCard } from '@enumeron/core';
+import { cut, deal, Fact, describeHandling, formatCard, handlings, parseCard } from '@enumeron/core';
 import { sampleOrders } from '../../data/sample';
 import { ask, Asked, WORDS } from './ask';
 
@@ -62,6 +62,38 @@ test('each completion leads somewhere', () => {
   for (const start of ['7', 'k', 'f', 'to', 'c', 'd', 'u', 'a', '15 q'])
     for (const { text } of ask(start, turned).completions) expect(ask(text, turned).problem).toBeUndefined();
   for (const { usage } of WORDS) expect(ask(usage, turned).intent).toBeDefined();
+});
+
+test.each<[string, Fact]>([
+  ['lift 9s', { kind: 'lift', face: card('9S') }],
+  ['cuts jh 2d', { kind: 'cuts', first: card('JH'), second: card('2D') }],
+  ['missing 4c', { kind: 'missing', card: card('4C') }],
+  ['gap 3h 9d', { kind: 'gap', above: card('3H'), below: card('9D'), count: 1 }],
+  ['next 4 10', { kind: 'next ranks', first: 4, second: 10 }],
+  ['short 7', { kind: 'short group', rank: 7 }],
+  ['somewhere', { kind: 'cut' }],
+])('“%s” tells a fact', (text, fact) => {
+  expect(ask(text, turned).intent).toEqual({ do: 'tell', fact });
+  expect(ask(text.split(' ')[0], turned).problem).toBeUndefined();
+});
+
+test('a fact goes on from what is typed, and says what is wrong with it', () => {
+  expect(ask('cuts jh 2', turned).completions.map(({ text }) => text)).toContain('cuts jh 2D');
+  expect(ask('lift', turned).hint).toContain('packet');
+  expect(ask('cuts jh', turned).hint).toContain('deeper');
+  for (const [text, says] of [
+    ['lift 9x', 'Suits are'],
+    ['lift 9s 8s', 'is enough'],
+    ['missing x1', 'not in this pack'],
+    ['next 4 11', 'no rank'],
+    ['next 4 5 6', 'Two ranks'],
+    ['short 1', 'no rank'],
+    ['somewhere 3', 'Nothing goes after'],
+    ['riffled 9', '1 to 5'],
+  ])
+    expect(ask(text, turned).problem).toContain(says);
+  expect(ask('riffled 2', turned).intent).toEqual({ do: 'riffled', riffles: 2 });
+  expect(ask('riffled', turned).hint).toContain('1 to 5');
 });
 
 test('there is nothing to swap without a second pack', () => {

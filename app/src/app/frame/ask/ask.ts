@@ -5,6 +5,7 @@ import {
   describeCost,
   describeHandling,
   describeMove,
+  Fact,
   formatCard,
   fromFace,
   handlings,
@@ -21,6 +22,7 @@ import {
   whyNotCard,
 } from '@enumeron/core';
 import { Room, ROOMS } from '../rooms';
+import { FACT_WORDS, sayFact } from './ask-facts';
 
 /** What the ask line was asked to do. */
 export type Intent =
@@ -29,6 +31,8 @@ export type Intent =
   | { readonly do: 'want'; readonly card: Card; readonly number: number }
   | { readonly do: 'see'; readonly at: 'face' | 'top'; readonly card: Card }
   | { readonly do: 'move'; readonly move: Move }
+  | { readonly do: 'tell'; readonly fact: Fact }
+  | { readonly do: 'riffled'; readonly riffles: number }
   | { readonly do: 'undo' | 'redo' | 'help' | 'swap' }
   | { readonly do: 'go'; readonly room: Room };
 
@@ -74,6 +78,8 @@ export const WORDS: readonly Word[] = [
   { word: 'out', usage: 'out', says: 'a perfect weave, the top card staying on top' },
   { word: 'undo', usage: 'undo', says: 'take the last action back' },
   { word: 'redo', usage: 'redo', says: 'do it again' },
+  ...FACT_WORDS,
+  { word: 'riffled', usage: 'riffled 2', says: 'a bank after so many riffles: how sure is the key card' },
   { word: 'swap', usage: 'swap', says: 'take the other pack of the set' },
   { word: 'help', usage: 'help', says: 'what can be typed and pressed' },
 ];
@@ -160,6 +166,32 @@ const notCard = (text: string, before = ''): Reply => {
     : wrong(`“${text.slice(0, 20)}” is not a card. ${whyNotCard(text)}`);
 };
 
+const tell = (
+  { now }: Asked,
+  { word, ranks, read }: (typeof FACT_WORDS)[number],
+  rest: readonly string[],
+): Reply => {
+  const reading = read(rest, now);
+  if ('fact' in reading)
+    return { intent: { do: 'tell', fact: reading.fact }, says: sayFact(reading.fact), completions: [] };
+  if ('hint' in reading) return { hint: reading.hint, completions: [] };
+  const completions = ranks
+    ? []
+    : cardCompletions(rest[rest.length - 1], [word, ...rest.slice(0, -1), ''].join(' '));
+  return completions.length > 0 ? { completions } : wrong(reading.problem);
+};
+
+const riffled = (rest: readonly string[]): Reply => {
+  if (rest.length === 0) return { hint: 'how many riffles, 1 to 5', completions: [] };
+  const text = rest.join(' ');
+  if (!/^[1-5]$/.test(text)) return wrong(`“${text.slice(0, 20)}” is no count of riffles from 1 to 5.`);
+  return {
+    intent: { do: 'riffled', riffles: Number(text) },
+    says: `Key card after ${text} ${text === '1' ? 'riffle' : 'riffles'}`,
+    completions: [],
+  };
+};
+
 const wordReply = (asked: Asked, word: string, rest: readonly string[]): Reply | undefined => {
   if (word === 'face' || word === 'top')
     return rest.length > 1 ? wrong(`One card after ${word}, such as ${word} KH.`) : see(asked, word, rest[0]);
@@ -167,6 +199,9 @@ const wordReply = (asked: Asked, word: string, rest: readonly string[]): Reply |
     return rest.length > 1
       ? wrong(`One number after ${word}, such as ${word} 12.`)
       : move(asked, word, rest[0]);
+  const factWord = FACT_WORDS.find((candidate) => candidate.word === word);
+  if (factWord) return tell(asked, factWord, rest);
+  if (word === 'riffled') return riffled(rest);
   const known = WORDS.find((candidate) => candidate.word === word);
   const room = ROOMS.find(({ name }) => name.toLowerCase() === word);
   if (!known && !room) return undefined;

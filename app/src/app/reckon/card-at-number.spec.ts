@@ -5,11 +5,11 @@ import { render, Rendered } from '../../testing/render';
 import { RailMarks } from '../pack/marks';
 import { PackStore } from '../pack/pack.store';
 import { WantedStore } from '../pack/wanted.store';
-import { ReckonRoom } from './reckon-room';
+import { CardAtNumber } from './card-at-number';
 
 const card = (name: string): number => parseCard(name) as number;
 
-let room: Rendered<ReckonRoom>;
+let room: Rendered<CardAtNumber>;
 let pack: PackStore;
 let wanted: WantedStore;
 
@@ -17,7 +17,7 @@ beforeEach(async () => {
   await freshApp();
   pack = TestBed.inject(PackStore);
   wanted = TestBed.inject(WantedStore);
-  room = await render(ReckonRoom);
+  room = await render(CardAtNumber);
 });
 
 const demonstrate = async (): Promise<void> => {
@@ -47,7 +47,7 @@ test('what is known follows from what was seen', async () => {
     'Turned by': '3',
     'On top': '9♦nine of diamonds, stack number 4',
     'At the face': 'K♥king of hearts, stack number 3',
-    '7♦ lies at': '17',
+    '7♦seven of diamonds lies at': '17',
     '… from the face': '36',
     'At 15 now': 'J♠jack of spades, stack number 18',
   });

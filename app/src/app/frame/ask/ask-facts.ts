@@ -1,0 +1,116 @@
+import {
+  Card,
+  cards,
+  describeFact,
+  Fact,
+  Order,
+  parseCard,
+  parseRank,
+  Rank,
+  placeOf,
+  showCard,
+  whyNotCard,
+} from '@enumeron/core';
+
+/** What a fact's words were read as: the fact, what must come next, or what is wrong. */
+export type FactReading = { readonly fact: Fact } | { readonly hint: string } | { readonly problem: string };
+
+/** A word that tells a fact: how it is used, and how its other words are read. */
+export interface FactWord {
+  readonly word: string;
+  readonly usage: string;
+  readonly says: string;
+  /** Whether its words are ranks alone and not cards. */
+  readonly ranks?: boolean;
+  read(words: readonly string[], now: Order): FactReading;
+}
+
+const readCard = (text: string, now: Order): Card | string => {
+  const card = parseCard(text);
+  if (card === undefined) return `“${text.slice(0, 20)}” is not a card. ${whyNotCard(text)}`;
+  return placeOf(now, card) === undefined ? `${showCard(card)} is not in this pack.` : card;
+};
+
+/** So many cards, then the fact that they make. */
+const cardsWord =
+  (count: number, hint: string, make: (read: readonly Card[]) => Fact): FactWord['read'] =>
+  (words, now) => {
+    const read = words.map((text) => readCard(text, now));
+    const wrong = read.find((each) => typeof each === 'string');
+    if (wrong !== undefined) return { problem: wrong };
+    if (words.length < count) return { hint };
+    if (words.length > count) return { problem: `That is ${cards(words.length)}; ${hint} is enough.` };
+    return { fact: make(read as readonly Card[]) };
+  };
+
+const rankWords: FactWord['read'] = (words) => {
+  const ranks = words.map(parseRank);
+  const wrong = words.find((_, index) => ranks[index] === undefined);
+  if (wrong !== undefined) return { problem: `“${wrong.slice(0, 20)}” is no rank: A, 2 to 10, J, Q or K.` };
+  if (words.length < 2) return { hint: 'the next two ranks, such as 4 10' };
+  if (words.length > 2) return { problem: 'Two ranks are enough.' };
+  const [first, second] = ranks as readonly Rank[];
+  return { fact: { kind: 'next ranks', first, second } };
+};
+
+const shortWord: FactWord['read'] = (words) => {
+  if (words.length === 0) return { hint: 'the rank of the short group' };
+  const text = words.join(' ');
+  const rank = parseRank(text);
+  if (rank === undefined) return { problem: `“${text.slice(0, 20)}” is no rank: A, 2 to 10, J, Q or K.` };
+  return { fact: { kind: 'short group', rank } };
+};
+
+export const FACT_WORDS: readonly FactWord[] = [
+  {
+    word: 'lift',
+    usage: 'lift 9S',
+    says: 'a packet lifted, this card at its face',
+    read: cardsWord(1, 'the card at the packet’s face', ([face]) => ({ kind: 'lift', face })),
+  },
+  {
+    word: 'cuts',
+    usage: 'cuts JH 2D',
+    says: 'two cuts, the second deeper, the card at each',
+    read: cardsWord(2, 'the card at the first cut and at the deeper one', ([first, second]) => ({
+      kind: 'cuts',
+      first,
+      second,
+    })),
+  },
+  {
+    word: 'missing',
+    usage: 'missing 4C',
+    says: 'a card that is out',
+    read: cardsWord(1, 'the card that is out', ([card]) => ({ kind: 'missing', card })),
+  },
+  {
+    word: 'gap',
+    usage: 'gap 3H 9D',
+    says: 'the cards above and below a gap of one',
+    read: cardsWord(2, 'the card above the gap and the one below', ([above, below]) => ({
+      kind: 'gap',
+      above,
+      below,
+      count: 1,
+    })),
+  },
+  { word: 'next', usage: 'next 4 10', says: 'the next two ranks at a cut', ranks: true, read: rankWords },
+  {
+    word: 'short',
+    usage: 'short 7',
+    says: 'a group of like ranks is one short',
+    ranks: true,
+    read: shortWord,
+  },
+  {
+    word: 'somewhere',
+    usage: 'somewhere',
+    says: 'the pack was cut somewhere',
+    read: (words) =>
+      words.length === 0 ? { fact: { kind: 'cut' } } : { problem: 'Nothing goes after somewhere.' },
+  },
+];
+
+/** A fact as the ask line says what Enter would do. */
+export const sayFact = (fact: Fact): string => `Take note: ${describeFact(fact)}`;

@@ -1,0 +1,133 @@
+import { Card, Fact, Rank } from '@enumeron/core';
+import { Field } from './patterns';
+import { Values } from '../pack/patterns.store';
+
+/** How a kind of fact is told: its name, what must be told, and the fact that it makes. */
+export interface FactForm {
+  readonly kind: string;
+  readonly name: string;
+  readonly fields: readonly Field[];
+  make(values: Values): Fact;
+}
+
+const card = (name: string, label: string, optional = false): Field => ({
+  name,
+  label,
+  kind: 'card',
+  optional,
+});
+const num = (values: Values, name: string): number => values[name] as number;
+const maybe = (values: Values, name: string): number | undefined => values[name] as number | undefined;
+
+export const FACT_FORMS: readonly FactForm[] = [
+  { kind: 'cut', name: 'the pack was cut somewhere', fields: [], make: () => ({ kind: 'cut' }) },
+  {
+    kind: 'face',
+    name: 'the face card',
+    fields: [card('card', 'At the face')],
+    make: (values) => ({ kind: 'seen', at: 'face', card: num(values, 'card') }),
+  },
+  {
+    kind: 'top',
+    name: 'the top card',
+    fields: [card('card', 'On top')],
+    make: (values) => ({ kind: 'seen', at: 'top', card: num(values, 'card') }),
+  },
+  {
+    kind: 'place',
+    name: 'the card at a place',
+    fields: [{ name: 'at', label: 'Place', kind: 'number' }, card('card', 'The card there')],
+    make: (values) => ({ kind: 'seen', at: num(values, 'at'), card: num(values, 'card') }),
+  },
+  {
+    kind: 'lift',
+    name: 'a packet lifted: its face or its size',
+    fields: [
+      card('face', 'At its face', true),
+      { name: 'from', label: 'Cards, from', kind: 'number', optional: true },
+      { name: 'to', label: 'to', kind: 'number', optional: true },
+    ],
+    make: (values) => {
+      const [face, from] = [maybe(values, 'face'), maybe(values, 'from')];
+      const to = maybe(values, 'to') ?? from;
+      return {
+        kind: 'lift',
+        ...(face === undefined ? {} : { face }),
+        ...(from === undefined || to === undefined ? {} : { size: [from, to] as const }),
+      };
+    },
+  },
+  {
+    kind: 'cuts',
+    name: 'two cuts, the second deeper',
+    fields: [card('first', 'At the first cut'), card('second', 'At the deeper cut')],
+    make: (values) => ({ kind: 'cuts', first: num(values, 'first'), second: num(values, 'second') }),
+  },
+  {
+    kind: 'next ranks',
+    name: 'the next two ranks at a cut',
+    fields: [
+      { name: 'first', label: 'The next rank', kind: 'rank' },
+      { name: 'second', label: 'And the one after', kind: 'rank' },
+    ],
+    make: (values) => ({
+      kind: 'next ranks',
+      first: num(values, 'first') as Rank,
+      second: num(values, 'second') as Rank,
+    }),
+  },
+  {
+    kind: 'dealt',
+    name: 'cards dealt and dropped back, counted',
+    fields: [{ name: 'count', label: 'Cards dealt', kind: 'number' }],
+    make: (values) => ({ kind: 'dealt', count: num(values, 'count') }),
+  },
+  {
+    kind: 'taken',
+    name: 'cards taken out unseen',
+    fields: [{ name: 'count', label: 'How many (1 or 2)', kind: 'number', most: 2, start: 1 }],
+    make: (values) => ({ kind: 'taken', count: num(values, 'count') as 1 | 2 }),
+  },
+  {
+    kind: 'missing',
+    name: 'a card that is out',
+    fields: [card('card', 'The card')],
+    make: (values) => ({ kind: 'missing', card: num(values, 'card') }),
+  },
+  {
+    kind: 'gap',
+    name: 'the cards on both sides of a gap',
+    fields: [
+      card('above', 'Above the gap'),
+      card('below', 'Below the gap'),
+      { name: 'count', label: 'Cards taken', kind: 'number', most: 9, start: 1 },
+    ],
+    make: (values) => ({
+      kind: 'gap',
+      above: num(values, 'above'),
+      below: num(values, 'below'),
+      count: num(values, 'count'),
+    }),
+  },
+  {
+    kind: 'row',
+    name: 'a row of cards side by side',
+    fields: [{ name: 'cards', label: 'The row, top first', kind: 'cards' }],
+    make: (values) => ({ kind: 'row', cards: values['cards'] as readonly Card[] }),
+  },
+  {
+    kind: 'short group',
+    name: 'a group of like ranks is one short',
+    fields: [{ name: 'rank', label: 'The rank', kind: 'rank' }],
+    make: (values) => ({ kind: 'short group', rank: num(values, 'rank') as Rank }),
+  },
+  {
+    kind: 'heap',
+    name: 'the heap of a card thought of',
+    fields: [
+      { name: 'heaps', label: 'Heaps dealt', kind: 'number', least: 2, most: 13, start: 4 },
+      { name: 'heap', label: 'It fell to heap', kind: 'number', most: 13 },
+    ],
+    make: (values) => ({ kind: 'heap', heaps: num(values, 'heaps'), heap: num(values, 'heap') }),
+  },
+];

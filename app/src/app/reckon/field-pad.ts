@@ -1,0 +1,70 @@
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { Order } from '@enumeron/core';
+import { FieldValue } from '../data/rows';
+import { ThumbPad } from '../shared/thumb-pad';
+import { Field } from './patterns';
+
+/** The pad at the foot of a phone for the field that is lit. */
+@Component({
+  selector: 'en-field-pad',
+  imports: [ThumbPad],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `<en-thumb-pad
+    role="group"
+    [attr.aria-label]="'Pad: ' + field().label"
+    [asks]="asks()"
+    [pack]="pack()"
+    [number]="number()"
+    [largest]="field().most ?? pack().length"
+    (cardPicked)="told.emit($event)"
+    (rankPicked)="told.emit($event)"
+    (numberPicked)="told.emit($event)"
+  >
+    <button side type="button" class="small" (click)="next.emit()">next</button>
+    <button sideNumber type="button" class="small wide" (click)="next.emit()">next</button>
+    <button done type="button" class="small done" [disabled]="!ready()" (click)="done.emit()">
+      {{ does() }}
+    </button>
+  </en-thumb-pad>`,
+  styles: `
+    :host {
+      position: fixed;
+      z-index: 4;
+      inset: auto 0 56px;
+      padding: 8px 6px 6px;
+      border-top: 1px solid var(--line);
+      background: var(--paper);
+    }
+    .small {
+      color: var(--petrol);
+      font-size: 0.85rem;
+    }
+    .done {
+      grid-column: span 3;
+    }
+    .wide {
+      grid-column: span 3;
+    }
+  `,
+})
+export class FieldPad {
+  readonly field = input.required<Field>();
+  readonly value = input<FieldValue>();
+  readonly pack = input.required<Order>();
+  /** What the large key does, and whether it can be done now. */
+  readonly does = input.required<string>();
+  readonly ready = input(false);
+  readonly told = output<number | undefined>();
+  /** On to the next field. */
+  readonly next = output();
+  readonly done = output();
+
+  protected readonly asks = computed(() => {
+    const { kind } = this.field();
+    return kind === 'card' || kind === 'cards' ? 'card' : kind === 'rank' ? 'rank' : 'number';
+  });
+  protected readonly number = computed(() => {
+    const value = this.value();
+    return this.field().kind === 'number' && typeof value === 'number' ? value : undefined;
+  });
+}

@@ -1,0 +1,194 @@
+import {
+  Bank,
+  Estimate,
+  Order,
+  Rank,
+  reckonBankPacket,
+  reckonComposedCard,
+  reckonCountDown,
+  reckonDealtBack,
+  Reckoned,
+  reckonGap,
+  reckonKeyCard,
+  reckonNextRanks,
+  reckonNumberLine,
+  reckonShortGroup,
+  reckonTwoCards,
+  reckonTwoCuts,
+  Suit,
+} from '@enumeron/core';
+import { Values } from '../pack/patterns.store';
+import { PatternPath } from './pattern-names';
+
+/** One thing that a pattern must be told. */
+export interface Field {
+  readonly name: string;
+  readonly label: string;
+  readonly kind: 'card' | 'number' | 'rank' | 'suits' | 'numbers' | 'cards';
+  /** What it holds until something else is told; a field without one is lacking until then. */
+  readonly start?: number;
+  /** The least and the most that a number may be; the pack's size when there is no most. */
+  readonly least?: number;
+  readonly most?: number;
+  /** Whether the answer comes without it, too. */
+  readonly optional?: boolean;
+}
+
+/** The pack that a pattern is asked of. */
+export interface PatternPack {
+  readonly home: Order;
+  readonly now: Order;
+  /** The bank of the order that the pack is in, where it has one. */
+  readonly bank: Bank | undefined;
+  /** How many cards the performer is happy to move. */
+  readonly shift: number;
+  /** How often a key card still leads to the same bank card, as far as it has been tried. */
+  readonly estimates: readonly Estimate[];
+}
+
+/** A pattern of live computation: what it must be told, and how it answers. */
+export interface Pattern {
+  readonly path: PatternPath;
+  /** What it is for, in one sentence. */
+  readonly lead: string;
+  readonly fields: readonly Field[];
+  readonly needsBank?: boolean;
+  reckon(values: Values, pack: PatternPack): Reckoned;
+}
+
+const card = (name: string, label: string): Field => ({ name, label, kind: 'card' });
+const number = (name: string, label: string, part: Partial<Field> = {}): Field => ({
+  name,
+  label,
+  kind: 'number',
+  ...part,
+});
+
+/** The value of a field that holds a number, card or rank; the fields are checked before a pattern is asked. */
+const num = (values: Values, name: string): number => values[name] as number;
+const list = (values: Values, name: string): readonly number[] =>
+  (values[name] as readonly number[] | undefined) ?? [];
+const bankOf = ({ bank }: PatternPack): Bank => bank ?? { cards: [], places: [] };
+
+export const PATTERNS: readonly Pattern[] = [
+  {
+    path: 'number-line',
+    lead: 'Numbers are called, running down; they say stop near where the card lies.',
+    fields: [
+      card('card', 'The card called'),
+      number('lead', 'The list begins above it by', { start: 20 }),
+      number('stop', 'Stopped at', { optional: true }),
+    ],
+    reckon: (values, { now, shift }) =>
+      reckonNumberLine(
+        now,
+        num(values, 'card'),
+        num(values, 'lead'),
+        shift,
+        values['stop'] as number | undefined,
+      ),
+  },
+  {
+    path: 'two-cards',
+    lead: 'Their card comes to your number; which card do you claim for theirs?',
+    fields: [card('card', 'Their card'), number('mine', 'Your number'), number('theirs', 'Their number')],
+    reckon: (values, { now }) =>
+      reckonTwoCards(now, num(values, 'card'), num(values, 'mine'), num(values, 'theirs')),
+  },
+  {
+    path: 'two-cuts',
+    lead: 'A packet is cut and turned over onto the pack, then a deeper one.',
+    fields: [
+      card('first', 'Seen at the first cut'),
+      card('second', 'Seen at the deeper cut'),
+      number('plain', 'Prediction: plain cards on top', { start: 4, least: 0 }),
+      number('from', 'Its numbers from', { start: 5 }),
+      number('to', 'to', { start: 24 }),
+      number('markEvery', 'Every so many marked (0: none)', { start: 5, least: 0 }),
+    ],
+    reckon: (values, { now }) =>
+      reckonTwoCuts(now, num(values, 'first'), num(values, 'second'), {
+        plain: num(values, 'plain'),
+        from: num(values, 'from'),
+        to: num(values, 'to'),
+        markEvery: num(values, 'markEvery'),
+      }),
+  },
+  {
+    path: 'packet',
+    lead: 'A packet is lifted and counted by fives: which bank card is at its face?',
+    fields: [number('size', 'Cards in the packet')],
+    needsBank: true,
+    reckon: (values, pack) => reckonBankPacket(pack.now, bankOf(pack), num(values, 'size')),
+  },
+  {
+    path: 'count-down',
+    lead: 'The selection lies behind a bank. A cut shows a bank card at the face: where is it now?',
+    fields: [card('face', 'Seen at the face')],
+    needsBank: true,
+    reckon: (values, pack) => reckonCountDown(pack.now, bankOf(pack), num(values, 'face')),
+  },
+  {
+    path: 'next-ranks',
+    lead: 'The ranks of the next two cards at a cut add up to the cards in the packet.',
+    fields: [
+      { name: 'first', label: 'The next rank', kind: 'rank' },
+      { name: 'second', label: 'And the one after', kind: 'rank' },
+      number('prepared', 'Prepared place', { start: 10 }),
+    ],
+    reckon: (values, { now }) =>
+      reckonNextRanks(
+        now,
+        num(values, 'first') as Rank,
+        num(values, 'second') as Rank,
+        num(values, 'prepared'),
+      ),
+  },
+  {
+    path: 'composed-card',
+    lead: 'Two cards are laid aside from the top of a cut: they name a third. Where does it lie?',
+    fields: [card('first', 'The first of the two')],
+    reckon: (values, { now }) => reckonComposedCard(now, num(values, 'first')),
+  },
+  {
+    path: 'gap',
+    lead: 'One or two cards were taken; you see what lies above and below the gap.',
+    fields: [card('above', 'Above the gap'), card('below', 'Below the gap')],
+    reckon: (values, { now }) => reckonGap(now, num(values, 'above'), num(values, 'below')),
+  },
+  {
+    path: 'short-group',
+    lead: 'After a shuffle one group of like ranks is short. Which card is it, and which three lead to it?',
+    fields: [
+      { name: 'rank', label: 'The short rank', kind: 'rank' },
+      { name: 'suits', label: 'Suits that are there', kind: 'suits', optional: true },
+    ],
+    reckon: (values, { now }) =>
+      reckonShortGroup(now, num(values, 'rank') as Rank, list(values, 'suits') as readonly Suit[]),
+  },
+  {
+    path: 'key-card',
+    lead: 'The next bank card in front of the key leads to the selection. How sure is that?',
+    fields: [card('key', 'The key card'), number('riffles', 'Riffles', { start: 1, most: 5 })],
+    needsBank: true,
+    reckon: (values, pack) =>
+      reckonKeyCard(pack.now, bankOf(pack), num(values, 'key'), num(values, 'riffles'), pack.estimates),
+  },
+  {
+    path: 'dealt-back',
+    lead: 'So many are counted singly and dropped back, in rounds. Where does the card end?',
+    fields: [card('card', 'The card'), { name: 'counts', label: 'Counted in each round', kind: 'numbers' }],
+    reckon: (values, { now }) => reckonDealtBack(now, num(values, 'card'), list(values, 'counts')),
+  },
+];
+
+/** What a field holds: what was told, or what it starts with. */
+export const valueOf = (field: Field, values: Values): Values[string] => values[field.name] ?? field.start;
+
+/** The first field that must still be told. */
+export const lackingField = ({ fields }: Pick<Pattern, 'fields'>, values: Values): Field | undefined =>
+  fields.find((field) => !field.optional && valueOf(field, values) === undefined);
+
+/** All values of a pattern, with those that fields start with. */
+export const completeValues = ({ fields }: Pick<Pattern, 'fields'>, values: Values): Values =>
+  Object.fromEntries(fields.map((field) => [field.name, valueOf(field, values)]));

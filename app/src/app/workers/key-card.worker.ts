@@ -1,0 +1,27 @@
+import { expose } from 'comlink';
+import { Card, Estimate, keyCardCounter, seededRng } from '@enumeron/core';
+
+/** How many packs are riffled between two reports. */
+const SLICE = 4000;
+
+const keyCardWorker = {
+  try(
+    now: readonly Card[],
+    bank: readonly Card[],
+    key: Card,
+    riffles: number,
+    packs: number,
+    seed: number,
+    report: (estimates: readonly Estimate[]) => void,
+  ): void {
+    const counter = keyCardCounter(now, bank, key, riffles, seededRng(seed));
+    for (let done = 0; counter && done < packs; done += SLICE) {
+      counter.run(SLICE);
+      report(counter.read());
+    }
+  },
+};
+
+export type KeyCardWorker = typeof keyCardWorker;
+
+expose(keyCardWorker);

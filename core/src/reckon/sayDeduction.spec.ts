@@ -1,0 +1,75 @@
+import stacks from '../../test/vectors/stacks.json';
+import { Card } from '../deck/card';
+import { parseCard } from '../deck/notation';
+import { deduce, Deduction } from './deduce';
+import { Fact } from './fact';
+import { Reckoning } from './reckoning';
+import { reckonFacts, sayTally } from './sayDeduction';
+
+const tidemark = stacks.tidemark.map((name) => parseCard(name) as Card);
+const card = (name: string): Card => parseCard(name) as Card;
+const reckon = (...facts: Fact[]): Reckoning =>
+  reckonFacts(tidemark, facts, deduce(tidemark, facts) as Deduction);
+
+test('one state: what it is, with what was open before', () => {
+  const { answer, known } = reckon({ kind: 'cut' }, { kind: 'seen', at: 'face', card: card('KH') });
+  expect(answer).toBe('Cards cut 3, face K♥');
+  expect(known).toEqual([
+    { words: 'States that fit', value: 1 },
+    { words: 'Cards cut', value: '3' },
+    { words: 'On top', card: card('9D') },
+    { words: 'Second', card: card('QC') },
+    { words: 'At the face', card: card('KH') },
+  ]);
+  expect(reckon({ kind: 'gap', above: card('3H'), below: card('9D'), count: 1 }).answer).toBe(
+    'Out K♥, face K♦',
+  );
+  expect(reckon({ kind: 'heap', heaps: 4, heap: 2 }).known[1]).toEqual({
+    words: 'Thought of',
+    value: 'one of 13',
+  });
+});
+
+test('several states: the look that would tell most', () => {
+  expect(reckon({ kind: 'cut' }).answer).toBe('Glimpse the face: that settles it');
+  expect(reckon({ kind: 'taken', count: 1 }).answer).toMatch(
+    /^Glimpse the card at \d+: about [\d.]+ of 52 states are left$/,
+  );
+  const lifted = reckon({ kind: 'lift', size: [20, 24] });
+  expect(lifted.known[1]).toEqual({ words: 'Cards lifted', value: '20 to 24' });
+  expect(lifted.notes).toEqual(['The pack lies in one way; how it came to is open.']);
+});
+
+test('no state: what cannot be true together', () => {
+  expect(reckon({ kind: 'seen', at: 'face', card: card('KH') }).answer).toBe(
+    '“K♥ at the face” does not fit this order',
+  );
+  expect(
+    reckon(
+      { kind: 'cut' },
+      { kind: 'seen', at: 'face', card: card('KH') },
+      { kind: 'seen', at: 'top', card: card('7D') },
+    ).answer,
+  ).toBe('“K♥ at the face” and “7♦ on top” cannot both be true');
+  expect(reckon({ kind: 'dealt', count: 60 }).answer).toBe('This cannot have happened with so many cards');
+});
+
+test('what is marked: the cards seen, and those that are out while they are few', () => {
+  const { marks } = reckon({ kind: 'gap', above: card('3H'), below: card('9D'), count: 1 });
+  expect(marks).toEqual([
+    { place: 3, mark: 'missing' },
+    { place: 2, mark: 'seen' },
+    { place: 4, mark: 'seen' },
+  ]);
+  expect(reckon({ kind: 'taken', count: 1 }).marks).toEqual([]);
+});
+
+test('tallies in words', () => {
+  const tally = (...values: number[]): { value: number; count: number }[] =>
+    values.map((value) => ({ value, count: 1 }));
+  expect(
+    [tally(), tally(4), tally(6, 5, 4), tally(9, 3), tally(1, 3, 5, 7, 9, 11, 13)].map((each) =>
+      sayTally(each),
+    ),
+  ).toEqual(['nothing', '4', '4 to 6', '3 9', 'one of 7']);
+});
