@@ -20,8 +20,8 @@ export interface FactWord {
   readonly word: string;
   readonly usage: string;
   readonly says: string;
-  /** Whether its words are ranks alone and not cards. */
-  readonly ranks?: boolean;
+  /** Whether its words are cards, which may be gone on with. */
+  readonly ofCards?: boolean;
   read(words: readonly string[], now: Order): FactReading;
 }
 
@@ -66,12 +66,14 @@ export const FACT_WORDS: readonly FactWord[] = [
     word: 'lift',
     usage: 'lift 9S',
     says: 'a packet lifted, this card at its face',
+    ofCards: true,
     read: cardsWord(1, 'the card at the packet’s face', ([face]) => ({ kind: 'lift', face })),
   },
   {
     word: 'cuts',
     usage: 'cuts JH 2D',
     says: 'two cuts, the second deeper, the card at each',
+    ofCards: true,
     read: cardsWord(2, 'the card at the first cut and at the deeper one', ([first, second]) => ({
       kind: 'cuts',
       first,
@@ -82,12 +84,14 @@ export const FACT_WORDS: readonly FactWord[] = [
     word: 'missing',
     usage: 'missing 4C',
     says: 'a card that is out',
+    ofCards: true,
     read: cardsWord(1, 'the card that is out', ([card]) => ({ kind: 'missing', card })),
   },
   {
     word: 'gap',
     usage: 'gap 3H 9D',
     says: 'the cards above and below a gap of one',
+    ofCards: true,
     read: cardsWord(2, 'the card above the gap and the one below', ([above, below]) => ({
       kind: 'gap',
       above,
@@ -95,12 +99,12 @@ export const FACT_WORDS: readonly FactWord[] = [
       count: 1,
     })),
   },
-  { word: 'next', usage: 'next 4 10', says: 'the next two ranks at a cut', ranks: true, read: rankWords },
+  { word: 'next', usage: 'next 4 10', says: 'the next two ranks at a cut', read: rankWords },
   {
     word: 'short',
     usage: 'short 7',
     says: 'a group of like ranks is one short',
-    ranks: true,
+
     read: shortWord,
   },
   {

@@ -168,7 +168,7 @@ const notCard = (text: string, before = ''): Reply => {
 
 const tell = (
   { now }: Asked,
-  { word, ranks, read }: (typeof FACT_WORDS)[number],
+  { word, ofCards, read }: (typeof FACT_WORDS)[number],
   rest: readonly string[],
 ): Reply => {
   const reading = read(rest, now);
