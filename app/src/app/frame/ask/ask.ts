@@ -175,9 +175,9 @@ const tell = (
   if ('fact' in reading)
     return { intent: { do: 'tell', fact: reading.fact }, says: sayFact(reading.fact), completions: [] };
   if ('hint' in reading) return { hint: reading.hint, completions: [] };
-  const completions = ranks
-    ? []
-    : cardCompletions(rest[rest.length - 1], [word, ...rest.slice(0, -1), ''].join(' '));
+  const completions = ofCards
+    ? cardCompletions(rest[rest.length - 1], [word, ...rest.slice(0, -1), ''].join(' '))
+    : [];
   return completions.length > 0 ? { completions } : wrong(reading.problem);
 };
 
