@@ -69,6 +69,7 @@ export {
   describeCost,
   describeHandling,
   describeResult,
+  describeSame,
   type Handling,
   handlings,
   landing,

@@ -41,6 +41,38 @@ test.describe('wings', () => {
   });
 });
 
+test('reckon, whatever was seen', async ({ enumeron, page }) => {
+  await enumeron.open();
+  await enumeron.ask('somewhere');
+  await enumeron.ask('lift 9S');
+  await expect(page.locator('.answer')).toContainText('Glimpse the face');
+  await shoot(enumeron, 'reckon-seen');
+});
+
+test('reckon, two cuts', async ({ enumeron, page }) => {
+  await enumeron.open('/reckon/two-cuts');
+  await page.getByRole('textbox', { name: 'Seen at the first cut' }).fill('9D');
+  await page.getByRole('textbox', { name: 'Seen at the deeper cut' }).fill('7S');
+  await expect(page.locator('.answer')).toContainText('it says 10');
+  await shoot(enumeron, 'reckon-pattern');
+});
+
+test('reckon, the map of all pairs', async ({ enumeron }) => {
+  await enumeron.open('/reckon/map');
+  await shoot(enumeron, 'reckon-map');
+});
+
+test.describe('a pattern on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, colorScheme: 'dark' });
+
+  test('reckon, neighbours to missing cards, phone', async ({ enumeron, page }) => {
+    await enumeron.open('/reckon/gap');
+    for (const name of ['three', 'hearts', 'nine', 'diamonds'])
+      await page.locator('en-thumb-pad').getByRole('button', { name, exact: true }).click();
+    await shoot(enumeron, 'reckon-gap-phone');
+  });
+});
+
 test('arrange', async ({ enumeron }) => {
   await enumeron.open('/arrange/sample-tidemark');
   await shoot(enumeron, 'arrange');

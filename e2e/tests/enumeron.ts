@@ -11,7 +11,7 @@ export class Enumeron {
 
   async open(path = '/reckon'): Promise<void> {
     await this.page.goto(path);
-    await expect(this.askLine()).toBeVisible();
+    await expect(this.page.locator('en-ask-line input')).toBeAttached();
   }
 
   /** Types into the ask line as a performer does: slash, a few characters, Enter. */

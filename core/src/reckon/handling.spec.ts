@@ -6,7 +6,14 @@ import { Order, placeOf } from '../deck/order';
 import { cut } from '../moves/cut';
 import { deal } from '../moves/deal';
 import { applyMove } from '../moves/move';
-import { describeCost, describeHandling, describeResult, Handling, handlings } from './handling';
+import {
+  describeCost,
+  describeHandling,
+  describeResult,
+  describeSame,
+  Handling,
+  handlings,
+} from './handling';
 import { handSum, placeSum } from './handSum';
 
 const card = (name: string): Card => parseCard(name) as Card;
@@ -125,4 +132,15 @@ test('a pack out of step has no sum but the place', () => {
     { amount: 10, role: 'start', words: 'where A♣ lies' },
   ]);
   expect(handSum(tidemark, now, 53, 4)).toEqual([]);
+});
+
+test('another way to do the same is told for a few cards from either end, and for nothing else', () => {
+  const same = (card: string, number: number): string | undefined =>
+    describeSame(handlings(tidemark, parseCard(card) as Card, number)[0]);
+  expect(same('7D', 18)).toBe('Or put the top 2 cards on the table and drop the rest on top.');
+  expect(same('7D', 21)).toBe(
+    'Or leave the last 1 card on the table, put the rest down and pick those up on top.',
+  );
+  expect(same('7D', 20)).toBeUndefined();
+  expect(same('7D', 40)).toBeUndefined();
 });

@@ -142,6 +142,14 @@ export const describeCost = ({ way, counting, displaced }: Handling): string => 
   return counting === 'turn the last' ? moved : `${moved}, other count`;
 };
 
+/** Another way to do the same to the pack, as a sentence; undefined where there is none worth telling. */
+export const describeSame = ({ way, displaced, from }: Handling): string | undefined => {
+  if (way !== 'shift' || displaced === 0) return undefined;
+  return from === 'top'
+    ? `Or put the top ${cards(displaced)} on the table and drop the rest on top.`
+    : `Or leave the last ${cards(displaced)} on the table, put the rest down and pick those up on top.`;
+};
+
 /** What is true once a handling is done, as a sentence. */
 export const describeResult = (card: Card, { way, counting, number, face }: Handling): string => {
   const turned = `Then ${COUNTING_WORDS[counting](number)}: it is ${showCard(card)}.`;

@@ -15,7 +15,7 @@ export interface Tolerance {
 }
 
 export const ALL_HANDLINGS: Tolerance = {
-  shift: 4,
+  shift: 6,
   turnTheNext: true,
   fromTheFace: true,
   cut: true,

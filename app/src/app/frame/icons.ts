@@ -10,6 +10,7 @@ import {
   mdiDeleteOutline,
   mdiFileDocumentOutline,
   mdiHelpCircleOutline,
+  mdiMagnify,
   mdiPencilOutline,
   mdiPlus,
   mdiRedo,
@@ -19,6 +20,7 @@ import {
 } from '@mdi/js';
 
 const ICONS = {
+  ask: mdiMagnify,
   alert: mdiAlertCircleOutline,
   backspace: mdiBackspaceOutline,
   check: mdiCheck,

@@ -4,6 +4,7 @@ import {
   Component,
   computed,
   effect,
+  ElementRef,
   inject,
   Injector,
   viewChild,
@@ -33,6 +34,7 @@ import { Tools } from './tools';
   styleUrl: './shell.scss',
 })
 export class Shell {
+  private readonly host: HTMLElement = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   private readonly router = inject(Router);
   private readonly injector = inject(Injector);
   private readonly announcer = inject(LiveAnnouncer);
@@ -59,7 +61,7 @@ export class Shell {
     });
     inject(ShortcutKeys).use({
       ...Object.fromEntries(ROOMS.map(({ key, path }) => [key, () => void this.router.navigate([path])])),
-      '/': () => this.askLine()?.focus(),
+      '/': () => this.openAsk(),
       '?': () => void this.help(),
       d: () => void this.carryOut(),
       x: () => void this.swap(),
@@ -86,6 +88,16 @@ export class Shell {
 
   protected async swap(): Promise<void> {
     if (await this.pack.swap()) this.say(`${this.pack.pack().name} is in hand.`);
+  }
+
+  /** Shows the ask line, which a phone hides until it is wanted, and goes there. */
+  protected openAsk(): void {
+    this.asking(true);
+    this.askLine()?.focus();
+  }
+
+  protected asking(open: boolean): void {
+    this.host.classList.toggle('asking', open);
   }
 
   protected async asked(intent: Intent): Promise<void> {

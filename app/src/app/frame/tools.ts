@@ -16,7 +16,13 @@ import { Journal } from '../data/journal';
       display: flex;
       justify-content: flex-end;
     }
+    .ask {
+      display: none;
+    }
     @media (max-width: 699.98px) {
+      .ask {
+        display: block;
+      }
       .help,
       .redo {
         display: none;
@@ -26,6 +32,7 @@ import { Journal } from '../data/journal';
 })
 export class Tools {
   protected readonly journal = inject(Journal);
+  readonly ask = output();
   readonly undo = output();
   readonly redo = output();
   readonly help = output();

@@ -25,6 +25,7 @@ import { Field } from './patterns';
     <button done type="button" class="small done" [disabled]="!ready()" (click)="done.emit()">
       {{ does() }}
     </button>
+    <button done type="button" class="small" (click)="cleared.emit()">clear</button>
   </en-thumb-pad>`,
   styles: `
     :host {
@@ -40,7 +41,7 @@ import { Field } from './patterns';
       font-size: 0.85rem;
     }
     .done {
-      grid-column: span 3;
+      grid-column: span 2;
     }
     .wide {
       grid-column: span 3;
@@ -58,6 +59,8 @@ export class FieldPad {
   /** On to the next field. */
   readonly next = output();
   readonly done = output();
+  /** Empties all fields. */
+  readonly cleared = output();
 
   protected readonly asks = computed(() => {
     const { kind } = this.field();

@@ -8,7 +8,7 @@ import { PATTERN_NAMES } from './pattern-names';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<label
     ><span>What is asked</span>
-    <select #field [value]="path()" (change)="open(field.value)">
+    <select #field aria-label="What is asked" [value]="path()" (change)="open(field.value)">
       @for (each of asked; track each.path) {
         <option [value]="each.path" [selected]="each.path === path()">{{ each.name }}</option>
       }

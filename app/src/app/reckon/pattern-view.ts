@@ -1,3 +1,4 @@
+import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
@@ -28,7 +29,17 @@ const NO_ESTIMATES: readonly Estimate[] = [];
 /** One pattern of Reckon in its one shape: what was seen, what is known, what to do. */
 @Component({
   selector: 'en-pattern-view',
-  imports: [CardPad, CardText, FieldPad, HandSum, KnownList, MatButton, PatternField, RouterLink],
+  imports: [
+    CardPad,
+    CardText,
+    FieldPad,
+    HandSum,
+    KnownList,
+    MatButton,
+    NgTemplateOutlet,
+    PatternField,
+    RouterLink,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './pattern-view.html',
   styleUrl: './pattern-view.scss',
@@ -92,6 +103,14 @@ export class PatternView {
     const outcome = this.outcome();
     return outcome && !outcome.ok ? sayProblem(outcome.problems[0]) : undefined;
   });
+
+  protected readonly toldFields = computed(() => this.pattern().fields.filter(({ setup }) => !setup));
+  protected readonly setupFields = computed(() => this.pattern().fields.filter(({ setup }) => setup));
+  protected readonly setup = computed(() =>
+    this.setupFields()
+      .map((field) => `${field.label.toLowerCase()} ${String(valueOf(field, this.values()))}`)
+      .join(', '),
+  );
 
   /** The field that the pad fills: the first that is lacking, until another is entered. */
   protected readonly active = linkedSignal<Field>(() => this.lacking() ?? this.pattern().fields[0]);

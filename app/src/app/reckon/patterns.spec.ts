@@ -179,7 +179,7 @@ describe('a pattern', () => {
     ranks.fixture.destroy();
     const line = await open('number-line');
     await press(line, '7D');
-    expect(answer(line)).toBe('Call from 40 down; say “stop when you like” from 24');
+    expect(answer(line)).toBe('Call from 40 down; say “stop when you like” from 26');
     await TestBed.inject(SettingsStore).change({
       tolerance: { shift: 2, turnTheNext: true, fromTheFace: true, cut: true, hold: true },
     });

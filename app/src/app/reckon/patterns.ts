@@ -30,6 +30,8 @@ export interface Field {
   /** The least and the most that a number may be; the pack's size when there is no most. */
   readonly least?: number;
   readonly most?: number;
+  /** Whether it is told once for a routine and seldom changed. */
+  readonly setup?: boolean;
   /** Whether the answer comes without it, too. */
   readonly optional?: boolean;
 }
@@ -76,7 +78,7 @@ export const PATTERNS: readonly Pattern[] = [
     lead: 'Numbers are called, running down; they say stop near where the card lies.',
     fields: [
       card('card', 'The card called'),
-      number('lead', 'The list begins above it by', { start: 20 }),
+      number('lead', 'The list begins above it by', { setup: true, start: 20 }),
       number('stop', 'Stopped at', { optional: true }),
     ],
     reckon: (values, { now, shift }) =>
@@ -101,10 +103,10 @@ export const PATTERNS: readonly Pattern[] = [
     fields: [
       card('first', 'Seen at the first cut'),
       card('second', 'Seen at the deeper cut'),
-      number('plain', 'Prediction: plain cards on top', { start: 4, least: 0 }),
-      number('from', 'Its numbers from', { start: 5 }),
-      number('to', 'to', { start: 24 }),
-      number('markEvery', 'Every so many marked (0: none)', { start: 5, least: 0 }),
+      number('plain', 'Plain cards on the prediction', { setup: true, start: 4, least: 0 }),
+      number('from', 'Numbers from', { setup: true, start: 5 }),
+      number('to', 'Numbers to', { setup: true, start: 24 }),
+      number('markEvery', 'One marked in (0: none)', { setup: true, start: 5, least: 0 }),
     ],
     reckon: (values, { now }) =>
       reckonTwoCuts(now, num(values, 'first'), num(values, 'second'), {
@@ -134,7 +136,7 @@ export const PATTERNS: readonly Pattern[] = [
     fields: [
       { name: 'first', label: 'The next rank', kind: 'rank' },
       { name: 'second', label: 'And the one after', kind: 'rank' },
-      number('prepared', 'Prepared place', { start: 10 }),
+      number('prepared', 'Prepared place', { setup: true, start: 10 }),
     ],
     reckon: (values, { now }) =>
       reckonNextRanks(

@@ -1,6 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChildren } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { describeCost, describeHandling, describeResult, offsetOf, showCard, suitOf } from '@enumeron/core';
+import { RouterLink } from '@angular/router';
+import {
+  describeSame,
+  easyRange,
+  cards,
+  describeCost,
+  describeHandling,
+  describeResult,
+  offsetOf,
+  showCard,
+  suitOf,
+} from '@enumeron/core';
+import { SettingsStore } from '../data/settings.store';
 import { PackStore } from '../pack/pack.store';
 import { WantedStore } from '../pack/wanted.store';
 import { CardText } from '../shared/card-text';
@@ -16,7 +28,7 @@ const FEW = 3;
 /** A card at a number: the answer, what it costs, and the other ways. */
 @Component({
   selector: 'en-wanted',
-  imports: [CardText, EntryField, MatButton, Ring],
+  imports: [CardText, EntryField, MatButton, Ring, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './wanted.html',
   styleUrl: './wanted.scss',
@@ -25,6 +37,7 @@ export class Wanted {
   protected readonly pack = inject(PackStore);
   protected readonly wanted = inject(WantedStore);
   protected readonly entry = inject(Entry);
+  private readonly settings = inject(SettingsStore);
   protected readonly phone = inject(Viewport).phone;
   private readonly fields = viewChildren(EntryField);
 
@@ -50,7 +63,20 @@ export class Wanted {
     const card = this.wanted.card();
     return chosen === undefined || card === undefined
       ? undefined
-      : { says: describeHandling(chosen), then: describeResult(card, chosen), move: chosen.move };
+      : {
+          says: describeHandling(chosen),
+          then: describeResult(card, chosen),
+          same: describeSame(chosen),
+          move: chosen.move,
+        };
+  });
+
+  /** Which numbers would need only a few cards, when the helper may still be led to one. */
+  protected readonly easy = computed(() => {
+    const card = this.wanted.card();
+    const { shift } = this.settings.tolerance();
+    const range = card === undefined ? undefined : easyRange(this.pack.now(), card, shift);
+    return range && `Numbers from ${range.from} to ${range.to} need at most ${cards(shift)} moved.`;
   });
 
   /** What is still to be told before there is an answer, or why there can be none. */

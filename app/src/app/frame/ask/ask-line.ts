@@ -52,6 +52,8 @@ export class AskLine {
   readonly asked = output<Intent>();
   /** Enter on the empty line. */
   readonly emptyEntered = output();
+  /** Left while it was empty. */
+  readonly left = output();
 
   protected readonly text = signal('');
   /** Whether the arrow keys have been used since something was typed. */
@@ -124,6 +126,10 @@ export class AskLine {
     this.clear();
     this.trigger().closePanel();
     this.asked.emit(intent);
+  }
+
+  protected leave(): void {
+    if (this.text().trim() === '') this.left.emit();
   }
 
   protected clear(): void {
