@@ -4,7 +4,7 @@ import deeper from '../../test/vectors/cut-deeper.json';
 import digits from '../../test/vectors/digit-sum.json';
 import stacks from '../../test/vectors/stacks.json';
 import { Bank, countingRun, fillSlots, freeSlots, layBank } from '../arrange/bank';
-import { Card, cardOf, mateOf, Rank, rankOf, RANKS, Suit, suitOf, SUITS } from '../deck/card';
+import { Card, cardOf, mateOf, Rank, rankOf, RANKS, secondOf, Suit, suitOf, SUITS } from '../deck/card';
 import { parseCard, showCard } from '../deck/notation';
 import { cardAt, numberOrder, Order, placeOf } from '../deck/order';
 import { seededRng, shuffled } from '../deck/rng';
@@ -449,4 +449,44 @@ describe('a pack thought shuffled', () => {
     expect(answer).toBe(`${showCard(tidemark[4])} was moved, 100 % likely`);
     expect(movedCards(tidemark, numberOrder().slice(1), 1, false)).toEqual([]);
   });
+});
+
+test('packs of 4 to 60 cards, with jokers and duplicates: every pattern answers, or says in a sentence why not', () => {
+  const everything = [...numberOrder(), 52, 53, ...[0, 13, 26, 39, 7, 20].map(secondOf)];
+  for (let size = 4; size <= 60; size++) {
+    const now = shuffled(everything, seededRng(size)).slice(0, size);
+    const [a, b] = [now[1], now[size - 2]];
+    const outcome = layBank(now.slice(1, 3), { kind: 'behind', count: 1 }, size);
+    const bank = outcome.ok ? outcome.bank : { cards: [], places: [] };
+    const number = Math.ceil(size / 2);
+    const outcomes: Reckoned[] = [
+      reckonNumberLine(now, a, 20, 3),
+      reckonNumberLine(now, b, 20, 3, number),
+      reckonTwoCards(now, b, 1, number),
+      reckonTwoCuts(now, a, b, { plain: 4, from: 5, to: 24, markEvery: 5 }),
+      reckonBankPacket(now, bank, 2),
+      reckonCountDown(now, bank, a),
+      reckonNextRanks(now, 1, 1, 10),
+      reckonComposedCard(now, a),
+      reckonGap(now, now[0], now[2]),
+      reckonShortGroup(now, 7, [0, 1, 2]),
+      reckonKeyCard(now, bank, b, 1, []),
+      reckonDealtBack(now, a, [number, 2]),
+      reckonMovedCard(now, now, 1, true),
+    ];
+    for (const each of outcomes) {
+      if (!each.ok) {
+        expect(each.problems[0].what).toMatch(/^[\p{Lu}\d].*\.$/u);
+        expect(each.problems[0].remedy).toMatch(/\.$/);
+        continue;
+      }
+      sumHolds(each.reckoning);
+      const after = done(now, each.reckoning);
+      expect(after.length).toBeGreaterThanOrEqual(size - 1);
+      for (const { place } of each.reckoning.marks) expect(place >= 1 && place <= size).toBe(true);
+    }
+    const claimed = of(outcomes[2]);
+    expect(done(now, claimed)[0]).toBe(b);
+    expect(of(outcomes[8]).known.find(({ words }) => words === 'Missing')?.card).toBe(now[1]);
+  }
 });

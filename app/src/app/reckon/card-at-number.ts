@@ -1,5 +1,5 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, effect, inject } from '@angular/core';
-import { Mark, RailMarks } from '../pack/marks';
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { markOnRail } from '../pack/marks';
 import { PackStore } from '../pack/pack.store';
 import { WantedStore } from '../pack/wanted.store';
 import { Viewport } from '../shared/viewport';
@@ -29,17 +29,14 @@ export class CardAtNumber {
   protected readonly phone = inject(Viewport).phone;
 
   constructor() {
-    const marks = inject(RailMarks);
     const wanted = inject(WantedStore);
     const size = inject(PackStore).size;
-    effect(() => {
+    markOnRail(() => {
       const [place, number] = [wanted.place(), wanted.number()];
-      const found = new Map<number, Mark[]>();
-      if (place !== undefined) found.set(place, ['wanted']);
-      if (number !== undefined && number <= size())
-        found.set(number, [...(found.get(number) ?? []), 'number']);
-      marks.set(found);
+      return [
+        ...(place === undefined ? [] : [{ place, mark: 'wanted' } as const]),
+        ...(number === undefined || number > size() ? [] : [{ place: number, mark: 'number' } as const]),
+      ];
     });
-    inject(DestroyRef).onDestroy(() => marks.set(new Map()));
   }
 }

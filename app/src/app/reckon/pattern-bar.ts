@@ -6,8 +6,7 @@ import { PATTERN_NAMES } from './pattern-names';
 @Component({
   selector: 'en-pattern-bar',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<label
-    ><span>What is asked</span>
+  template: `<label>
     <select #field aria-label="What is asked" [value]="path()" (change)="open(field.value)">
       @for (each of asked; track each.path) {
         <option [value]="each.path" [selected]="each.path === path()">{{ each.name }}</option>
@@ -15,16 +14,8 @@ import { PATTERN_NAMES } from './pattern-names';
     </select>
   </label>`,
   styles: `
-    label {
-      display: flex;
-      gap: 12px;
-      align-items: center;
-      padding: 4px 0 8px;
-    }
-    span {
-      color: var(--muted);
-    }
     select {
+      max-width: 19rem;
       min-height: 36px;
       padding: 0 10px;
       border: 1px solid var(--line);
@@ -34,14 +25,9 @@ import { PATTERN_NAMES } from './pattern-names';
       font: 700 1.05rem var(--heading);
     }
     @media (max-width: 699.98px) {
-      label {
-        padding: 0 0 2px;
-      }
-      span {
-        display: none;
-      }
       select {
         width: 100%;
+        max-width: none;
         min-height: 44px;
       }
     }

@@ -12,7 +12,7 @@ import {
 } from '@enumeron/core';
 import { FieldValue } from '../data/rows';
 import { EntryField } from '../shared/entry-field';
-import { cardReader, numberReader, rankReader, Reading } from '../shared/reading';
+import { cardCompleter, cardReader, numberReader, rankReader, Reading } from '../shared/reading';
 import { Viewport } from '../shared/viewport';
 import { Field } from './patterns';
 
@@ -81,6 +81,7 @@ import { Field } from './patterns';
         [suit]="suit()"
         [show]="show()"
         [read]="read()"
+        [complete]="complete()"
         [active]="active()"
         [pad]="phone()"
         (focused)="focused.emit()"
@@ -128,6 +129,10 @@ export class PatternField {
     if (kind === 'card') return cardReader(this.pack());
     return kind === 'rank' ? rankReader : numberReader(most ?? this.pack().length, least);
   });
+
+  protected readonly complete = computed(() =>
+    this.field().kind === 'card' ? cardCompleter(this.pack()) : undefined,
+  );
 
   protected toggle(suit: number): void {
     this.focused.emit();

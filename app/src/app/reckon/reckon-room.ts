@@ -10,15 +10,28 @@ import { PatternBar } from './pattern-bar';
   imports: [PatternBar, RouterOutlet],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<h1 class="spoken">Reckon</h1>
-    <en-pattern-bar [path]="path()" />
     <div class="sheet">
+      <en-pattern-bar [path]="path()" />
       <router-outlet />
     </div>`,
   styles: `
+    .sheet {
+      position: relative;
+    }
+    /* In the head of the last column. */
+    en-pattern-bar {
+      position: absolute;
+      z-index: 1;
+      top: 14px;
+      right: 20px;
+    }
     @media (max-width: 699.98px) {
       .sheet {
         border: 0;
         background: none;
+      }
+      en-pattern-bar {
+        position: static;
       }
     }
   `,

@@ -4,7 +4,7 @@ import { Card, showCard, suitOf } from '@enumeron/core';
 import { PackStore } from '../pack/pack.store';
 import { CardPad } from '../shared/card-pad';
 import { EntryField } from '../shared/entry-field';
-import { cardReader } from '../shared/reading';
+import { cardCompleter, cardReader } from '../shared/reading';
 import { Viewport } from '../shared/viewport';
 import { Entry } from './entry';
 
@@ -21,6 +21,7 @@ export class Seen {
   protected readonly entry = inject(Entry);
   protected readonly phone = inject(Viewport).phone;
   protected readonly read = computed(() => cardReader(this.pack.now()));
+  protected readonly complete = computed(() => cardCompleter(this.pack.now()));
   protected readonly show = showCard;
   protected readonly fields = [
     { at: 'face', label: 'Face of the pack' },

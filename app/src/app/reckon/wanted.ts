@@ -17,7 +17,7 @@ import { PackStore } from '../pack/pack.store';
 import { WantedStore } from '../pack/wanted.store';
 import { CardText } from '../shared/card-text';
 import { EntryField } from '../shared/entry-field';
-import { cardReader, numberReader } from '../shared/reading';
+import { cardCompleter, cardReader, numberReader } from '../shared/reading';
 import { Ring } from '../shared/ring';
 import { Viewport } from '../shared/viewport';
 import { Entry } from './entry';
@@ -42,6 +42,7 @@ export class Wanted {
   private readonly fields = viewChildren(EntryField);
 
   protected readonly readCard = computed(() => cardReader(this.pack.now()));
+  protected readonly complete = computed(() => cardCompleter(this.pack.now()));
   protected readonly readNumber = computed(() => numberReader(this.pack.size()));
   protected readonly showCard = showCard;
   protected readonly showNumber = (number: number): string => number.toString();
@@ -76,7 +77,7 @@ export class Wanted {
     const card = this.wanted.card();
     const { shift } = this.settings.tolerance();
     const range = card === undefined ? undefined : easyRange(this.pack.now(), card, shift);
-    return range && `Numbers from ${range.from} to ${range.to} need at most ${cards(shift)} moved.`;
+    return range && `${range.from} to ${range.to}: at most ${cards(shift)}.`;
   });
 
   /** What is still to be told before there is an answer, or why there can be none. */

@@ -29,6 +29,7 @@ let count = 0;
       spellcheck="false"
       placeholder="–"
       maxlength="4"
+      [attr.list]="completions().length > 0 ? id + '-completions' : null"
       [attr.inputmode]="pad() ? 'none' : null"
       [attr.aria-invalid]="problem() !== undefined"
       [attr.aria-describedby]="problem() ? id + '-problem' : null"
@@ -38,6 +39,13 @@ let count = 0;
       (blur)="leave()"
       (keydown.enter)="entered.emit()"
     />
+    @if (completions().length > 0) {
+      <datalist [id]="id + '-completions'">
+        @for (each of completions(); track each) {
+          <option [value]="each"></option>
+        }
+      </datalist>
+    }
     @if (problem(); as sentence) {
       <p class="problem" role="alert" [id]="id + '-problem'">{{ sentence }}</p>
     }`,
@@ -56,6 +64,8 @@ export class EntryField {
   readonly pad = input(false);
   /** Whether the field is emptied by each value, to take the next. */
   readonly once = input(false);
+  /** What a text may go on to be. */
+  readonly complete = input<(text: string) => readonly string[]>();
   readonly picked = output<number | undefined>();
   readonly focused = output();
   readonly entered = output();
@@ -67,6 +77,11 @@ export class EntryField {
   protected readonly shown = computed(() => {
     const value = this.value();
     return this.typed() ?? (value === undefined ? '' : this.show()(value));
+  });
+  /** What the browser offers while a rank stands alone. */
+  protected readonly completions = computed(() => {
+    const text = this.typed()?.trim();
+    return text ? (this.complete()?.(text) ?? []) : [];
   });
   protected readonly problem = computed(() => {
     const text = this.typed()?.trim();

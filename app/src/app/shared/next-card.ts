@@ -3,7 +3,7 @@ import { Card, Order, showCard } from '@enumeron/core';
 import { MatButton } from '@angular/material/button';
 import { CardPad } from './card-pad';
 import { EntryField } from './entry-field';
-import { cardReader } from './reading';
+import { cardCompleter, cardReader } from './reading';
 import { ThumbPad } from './thumb-pad';
 import { Viewport } from './viewport';
 
@@ -22,6 +22,7 @@ import { Viewport } from './viewport';
         [once]="true"
         [show]="showCard"
         [read]="read()"
+        [complete]="complete()"
         [pad]="phone()"
         (picked)="take($event)"
       />
@@ -102,6 +103,7 @@ export class NextCard {
 
   protected readonly phone = inject(Viewport).phone;
   protected readonly read = computed(() => cardReader(this.pack()));
+  protected readonly complete = computed(() => cardCompleter(this.pack()));
   protected readonly showCard = showCard;
 
   protected take(card: Card | undefined): void {

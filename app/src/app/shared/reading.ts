@@ -1,4 +1,13 @@
-import { Order, parseCard, parseRank, placeOf, showCard, whyNotCard } from '@enumeron/core';
+import {
+  formatCard,
+  Order,
+  parseCard,
+  parseRank,
+  placeOf,
+  rankOf,
+  showCard,
+  whyNotCard,
+} from '@enumeron/core';
 
 /** What a text in a field was read as: a value, what is wrong with it, or neither while it may go on. */
 export interface Reading {
@@ -18,6 +27,14 @@ export const cardReader =
     return placeOf(pack, card) === undefined
       ? { problem: `${showCard(card)} is not in this pack.` }
       : { value: card };
+  };
+
+/** The cards of a pack that a rank alone may go on to be. */
+export const cardCompleter =
+  (pack: Order) =>
+  (text: string): readonly string[] => {
+    const rank = parseRank(text === '1' ? '10' : text);
+    return rank === undefined ? [] : pack.filter((card) => rankOf(card) === rank).map(formatCard);
   };
 
 /** Reads a whole number from the least (1) to the largest. */
