@@ -13,6 +13,7 @@ import { CardText } from '../shared/card-text';
 import { Notices } from '../shared/notices';
 import { Viewport } from '../shared/viewport';
 import { DEDUCE_LONG } from '../workers/deduce';
+import { DoPanel } from './do-panel';
 import { FACT_FORMS } from './fact-forms';
 import { FieldPad } from './field-pad';
 import { KnownList } from './known-list';
@@ -33,7 +34,7 @@ interface Told {
 /** Whatever was seen, in any combination: every state of the pack that fits is run through. */
 @Component({
   selector: 'en-facts-view',
-  imports: [CardPad, CardText, FieldPad, KnownList, MatButton, MatIcon, MatIconButton, PatternField],
+  imports: [CardPad, CardText, DoPanel, FieldPad, KnownList, MatButton, MatIcon, MatIconButton, PatternField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './facts-view.html',
   styleUrl: './facts-view.scss',

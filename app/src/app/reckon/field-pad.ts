@@ -9,6 +9,7 @@ import { Field } from './patterns';
   selector: 'en-field-pad',
   imports: [ThumbPad],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'under-thumb' },
   template: `<en-thumb-pad
     role="group"
     [attr.aria-label]="'Pad: ' + field().label"
@@ -28,14 +29,6 @@ import { Field } from './patterns';
     <button done type="button" class="small" (click)="cleared.emit()">clear</button>
   </en-thumb-pad>`,
   styles: `
-    :host {
-      position: fixed;
-      z-index: 4;
-      inset: auto 0 56px;
-      padding: 8px 6px 6px;
-      border-top: 1px solid var(--line);
-      background: var(--paper);
-    }
     .small {
       color: var(--petrol);
       font-size: 0.85rem;

@@ -2,9 +2,9 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { MatButton } from '@angular/material/button';
 import { Card, reckonMovedCard, sayProblem } from '@enumeron/core';
 import { PackStore } from '../pack/pack.store';
-import { CardText } from '../shared/card-text';
 import { NextCard } from '../shared/next-card';
 import { OrderSheet } from '../shared/order-sheet';
+import { DoPanel } from './do-panel';
 import { KnownList } from './known-list';
 import { PatternsStore } from '../pack/patterns.store';
 
@@ -13,7 +13,7 @@ const PATH = 'shuffled';
 /** A pack that was riffled, perhaps cut, and had one card moved: told card by card, it gives the card away. */
 @Component({
   selector: 'en-moved-view',
-  imports: [CardText, KnownList, MatButton, NextCard, OrderSheet],
+  imports: [DoPanel, KnownList, MatButton, NextCard, OrderSheet],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './moved-view.html',
   styleUrl: './moved-view.scss',

@@ -11,10 +11,10 @@ import { SettingsStore } from '../data/settings.store';
 import { markOnRail } from '../pack/marks';
 import { PackStore } from '../pack/pack.store';
 import { CardPad } from '../shared/card-pad';
-import { CardText } from '../shared/card-text';
 import { HandSum } from '../shared/hand-sum';
 import { Viewport } from '../shared/viewport';
 import { TRY_KEY_CARD } from '../workers/key-card';
+import { DoPanel } from './do-panel';
 import { FieldPad } from './field-pad';
 import { KnownList } from './known-list';
 import { PATTERN_NAMES } from './pattern-names';
@@ -31,7 +31,7 @@ const NO_ESTIMATES: readonly Estimate[] = [];
   selector: 'en-pattern-view',
   imports: [
     CardPad,
-    CardText,
+    DoPanel,
     FieldPad,
     HandSum,
     KnownList,
@@ -99,9 +99,15 @@ export class PatternView {
     const outcome = this.outcome();
     return outcome?.ok ? outcome.reckoning : undefined;
   });
-  protected readonly problem = computed(() => {
+  /** Whether what it says can be done to the pack on the screen. */
+  protected readonly movable = computed(() => (this.reckoning()?.moves.length ?? 0) > 0);
+  /** What is in the way of an answer: a problem, the bank, or a field that must be told. */
+  protected readonly missing = computed(() => {
     const outcome = this.outcome();
-    return outcome && !outcome.ok ? sayProblem(outcome.problems[0]) : undefined;
+    if (outcome && !outcome.ok) return sayProblem(outcome.problems[0]);
+    return this.lacksBank()
+      ? 'A bank is needed for this.'
+      : `Tell ${this.lacking()?.label.toLowerCase() ?? ''}.`;
   });
 
   protected readonly toldFields = computed(() => this.pattern().fields.filter(({ setup }) => !setup));

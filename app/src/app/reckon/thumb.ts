@@ -10,6 +10,7 @@ import { Entry } from './entry';
   selector: 'en-thumb',
   imports: [ThumbPad],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { class: 'under-thumb' },
   template: `<en-thumb-pad
     role="group"
     [attr.aria-label]="'Pad: ' + entry.active()"

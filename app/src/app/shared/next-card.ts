@@ -33,7 +33,7 @@ import { Viewport } from './viewport';
         <button mat-button (click)="back.emit()">Back one card</button>
       }
     </div>
-    <div [class.pinned]="phone()">
+    <div [class.under-thumb]="phone()">
       <ng-content />
       @if (phone()) {
         <en-thumb-pad
@@ -72,14 +72,6 @@ import { Viewport } from './viewport';
     .small {
       color: var(--petrol);
       font-size: 0.85rem;
-    }
-    .pinned {
-      position: fixed;
-      z-index: 4;
-      inset: auto 0 56px;
-      padding: 0 6px 6px;
-      border-top: 1px solid var(--line);
-      background: var(--paper);
     }
     @media (max-width: 699.98px) {
       :host {

@@ -14,7 +14,11 @@ export const tryKeyCardInWorker: TryKeyCard = (now, bank, key, riffles, packs, s
     );
     remote
       .try([...now], [...bank], key, riffles, packs, seed, report)
-      .then(() => observer.complete())
+      // Reports come through a channel of their own and may be overtaken by the result.
+      .then((estimates) => {
+        observer.next(estimates);
+        observer.complete();
+      })
       .catch((error: unknown) => observer.error(error));
     return () => worker.terminate();
   });

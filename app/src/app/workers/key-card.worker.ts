@@ -13,12 +13,13 @@ const keyCardWorker = {
     packs: number,
     seed: number,
     report: (estimates: readonly Estimate[]) => void,
-  ): void {
+  ): readonly Estimate[] {
     const counter = keyCardCounter(now, bank, key, riffles, seededRng(seed));
     for (let done = 0; counter && done < packs; done += SLICE) {
-      counter.run(SLICE);
+      counter.run(Math.min(SLICE, packs - done));
       report(counter.read());
     }
+    return counter?.read() ?? [];
   },
 };
 
