@@ -52,6 +52,7 @@ export { type DealHeaps, type UndealHeaps } from './moves/dealHeaps';
 export { type Overhand } from './moves/overhand';
 export { type MovePacket, type ReversePacket } from './moves/packet';
 export { type Riffle } from './moves/riffle';
+export { adjacentMatesChance, riffleDistance } from './moves/riffleDistance';
 export { type Put, type Take } from './moves/takePut';
 export {
   type Unweave,

@@ -3,6 +3,7 @@ import { Card } from '../deck/card';
 import { showCard } from '../deck/notation';
 import { Order, placeOf } from '../deck/order';
 import { cut } from '../moves/cut';
+import { add, result, start } from './handSum';
 import { KnownFact, Reckoned, reckoned, unreckoned } from './reckoning';
 
 const WAYS: readonly ComposedWay[] = ['rank then suit', 'suit then rank'];
@@ -47,6 +48,16 @@ export const reckonComposedCard = (now: Order, first: Card): Reckoned => {
         ? says[0].replace(/\.$/, '')
         : `${showCard(top.named.card)} lies ${top.named.place} from the top of the rest`,
     notes: says,
+    sum:
+      wanted === undefined || top.named?.place === undefined
+        ? []
+        : [
+            start(wanted, `where ${showCard(top.named.card)} lies`),
+            add(-(place - 1), 'cut off'),
+            ...(wanted > place - 1 ? [] : [add(now.length, 'once round')]),
+            add(-2, 'the two laid aside'),
+            result(top.named.place, 'from the top of the rest'),
+          ],
     known,
     marks: [
       { place, mark: 'seen' },

@@ -1,6 +1,8 @@
 import { Card, mateOf } from '../deck/card';
 import { showCard } from '../deck/notation';
 import { Order, placeOf } from '../deck/order';
+import { Move } from '../moves/move';
+import { add, result, start } from './handSum';
 import { Reckoned, reckoned, unreckoned } from './reckoning';
 
 /** The cards between two in an order, going down from the upper one, round the pack where need be. */
@@ -54,6 +56,20 @@ export const reckonGap = (now: Order, above: Card, below: Card): Reckoned => {
           ]
         : []),
     ],
+    sum: [
+      start(placeOf(now, above) ?? 0, `where ${showCard(above)} lies`),
+      add(1, 'the next'),
+      result((placeOf(now, above) ?? 0) + 1, `where ${showCard(first)} lay`),
+    ],
+    moves: taken.map((card, index): Move => ({
+      kind: 'take',
+      place:
+        placeOf(
+          now.filter((each) => !taken.slice(0, index).includes(each)),
+          card,
+        ) ?? 1,
+      card,
+    })),
     known: [
       { words: 'Above', card: above },
       ...taken.map((card) => ({ words: 'Missing', card })),

@@ -3,6 +3,7 @@ import { Card } from '../deck/card';
 import { showCard } from '../deck/notation';
 import { Order, placeOf } from '../deck/order';
 import { Rng } from '../deck/rng';
+import { riffleDistance } from '../moves/riffleDistance';
 import { Reckoned, reckoned, unreckoned } from './reckoning';
 
 /** The next card of a bank in front of a key card, going up from it; undefined where there is none. */
@@ -136,6 +137,7 @@ export const reckonKeyCard = (
         words: `After ${index + 1} ${index === 0 ? 'riffle' : 'riffles'}`,
         value: `${percent(share)} % (${percent(low)}–${percent(high)})`,
       })),
+      { words: 'Distance from shuffled', value: riffleDistance(now.length, riffles).toFixed(3) },
     ],
     marks: [
       ...bank.cards.flatMap((each) => {

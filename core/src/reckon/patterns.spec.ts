@@ -252,6 +252,7 @@ test('the composed card of the worked examples, and of every cut', () => {
     const reckoning = of(reckonComposedCard(tidemark, first));
     const after = done(tidemark, reckoning);
     expect(after[0]).toBe(first);
+    sumHolds(reckoning);
     const named = cardOf(rankOf(first) as Rank, suitOf(after[1]) as Suit);
     if (after.indexOf(named) > 1)
       expect(reckoning.answer).toContain(`lies ${after.indexOf(named) - 1} from the top`);
@@ -267,9 +268,12 @@ test('neighbours to missing cards: every gap of one or two in every turn, as enu
       for (const count of [1, 2] as const)
         for (let place = 2; place + count <= 52; place++) {
           const [above, below] = [now[place - 2], now[place + count - 1]];
-          const { known, notes } = of(reckonGap(now, above, below));
+          const reckoning = of(reckonGap(now, above, below));
+          const { known, notes } = reckoning;
           const missing = known.filter(({ words }) => words === 'Missing').map((each) => each.card);
           expect(missing).toEqual(now.slice(place - 1, place - 1 + count));
+          sumHolds(reckoning);
+          expect(done(now, reckoning)).toEqual(now.filter((each) => !missing.includes(each)));
           const deduced = deduce(now, [{ kind: 'gap', above, below, count }]);
           expect(deduced?.out.map(({ value }) => value).sort()).toEqual([...missing].sort());
           expect(notes.some((note) => note.includes('the mates'))).toBe(order === mirrored);

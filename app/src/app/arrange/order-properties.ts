@@ -2,7 +2,9 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import {
+  adjacentMatesChance,
   Card,
+  FULL_PACK,
   measureSpread,
   numberOrder,
   properties,
@@ -41,6 +43,9 @@ export class OrderProperties {
 
   protected readonly properties = computed(() => properties(this.order()));
   protected readonly opened = signal<string | undefined>(undefined);
+
+  /** How common the coincidence is that is often taken for a rare one; for a full pack. */
+  protected readonly matesChance = (adjacentMatesChance(FULL_PACK / 2) * 100).toFixed(1);
 
   /** Which cards are in the pack; only that decides what shuffled packs show. */
   private readonly cards = computed(() => [...this.order()].sort((a, b) => a - b).join());
