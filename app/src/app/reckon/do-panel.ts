@@ -56,6 +56,9 @@ import { CardText } from '../shared/card-text';
       h2 {
         display: none;
       }
+      button {
+        min-height: 44px;
+      }
     }
   `,
 })
