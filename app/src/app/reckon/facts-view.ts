@@ -115,7 +115,9 @@ export class FactsView {
   }
 
   protected async add(): Promise<void> {
-    if (this.lacking()) return;
+    // Not a disabled button: Enter may come before a render, and what is told by then counts.
+    const lacking = this.lacking();
+    if (lacking) return void this.notices.show(`Tell ${lacking.label.toLowerCase()} first.`);
     const added = await this.store.add(this.form().make(completeValues(this.form(), this.values())));
     if (added) this.values.set({});
     else
