@@ -27,7 +27,7 @@ export default defineConfig({
   projects: [
     { name: 'tests', testDir: 'tests' },
     { name: 'shots', testDir: 'shots' },
-    { name: 'bench', testDir: 'bench', workers: 1 },
+    { name: 'bench', testDir: 'bench', workers: 1, timeout: 120_000 },
   ],
   webServer: {
     command: 'node ../server/dist/main.mjs',

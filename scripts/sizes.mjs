@@ -1,34 +1,40 @@
-import { readFileSync, statSync } from 'node:fs';
+import { statSync } from 'node:fs';
 import { join } from 'node:path';
+import { closure, outputOf, readOutputs } from './outputs.mjs';
 import { ROOT } from './run.mjs';
 
 /** Budgets in bytes, gzipped: what every visitor loads first, and each room on top of it. */
 const INITIAL = 200_000;
 const ROOM = 60_000;
 
-/** Every output that an output brings with it, itself included, over static imports. */
-const closure = (outputs, name, seen = new Set()) => {
-  if (seen.has(name) || !outputs[name]) return seen;
-  seen.add(name);
-  for (const { path, kind } of outputs[name].imports)
-    if (kind === 'import-statement') closure(outputs, path, seen);
-  return seen;
+/** The outputs that are loaded when they are wanted: each that is imported so, and the workers. */
+const lazy = (outputs) => {
+  const imported = Object.values(outputs)
+    .flatMap(({ imports }) => imports)
+    .filter(({ kind }) => kind === 'dynamic-import')
+    .map(({ path }) => path);
+  const workers = Object.keys(outputs).filter((name) => /^worker-.*\.js$/.test(name));
+  return new Set([...imported, ...workers]);
+};
+
+/** The file that an output was made for: it comes last in it; an output that is all imports passes one on. */
+const sourceOf = (outputs, name) => {
+  const { inputs, imports } = outputs[name];
+  return Object.keys(inputs).at(-1) ?? sourceOf(outputs, imports.at(-1).path);
 };
 
 /** Compares the gzipped scripts with the budgets, and ends the build when one is over. */
 export const checkSizes = (folder) => {
-  const { outputs } = JSON.parse(readFileSync(join(ROOT, folder, 'stats.json'), 'utf8'));
+  const outputs = readOutputs(folder);
   const packed = (names) =>
     [...names]
       .filter((name) => name.endsWith('.js'))
       .reduce((sum, name) => sum + statSync(join(ROOT, folder, `${name}.gz`)).size, 0);
-  const main = Object.keys(outputs).find((name) => outputs[name].entryPoint === 'src/main.ts');
-  const initial = closure(outputs, main);
+  const initial = closure(outputs, outputOf(outputs, 'src/main.ts'));
   const rows = [['initial', packed(initial), INITIAL]];
-  for (const [name, { entryPoint }] of Object.entries(outputs)) {
-    if (!entryPoint || initial.has(name) || !name.endsWith('.js')) continue;
+  for (const name of lazy(outputs)) {
     const own = [...closure(outputs, name)].filter((each) => !initial.has(each));
-    rows.push([entryPoint, packed(own), ROOM]);
+    if (own.length > 0) rows.push([sourceOf(outputs, name), packed(own), ROOM]);
   }
   for (const [name, size, limit] of rows)
     console.log(`${(size / 1000).toFixed(1).padStart(7)} kB of ${limit / 1000} gzipped  ${name}`);

@@ -137,7 +137,7 @@ export { checkGlimpses, type GlimpseCheck, type PlacedCard } from './arrange/gli
 export { findRoute, type RouteProgress, searchRoute } from './arrange/route';
 export { type Bank, type BankPosition, countingRun, fillSlots, freeSlots, layBank } from './arrange/bank';
 export { type Conditions, faults, randomOrder } from './arrange/randomOrder';
-export { lineAndColumn, makeOrderJson, type OrderFile, parseOrderJson } from './formats/orderJson';
+export { makeOrderJson, type OrderFile, parseOrderJson } from './formats/orderJson';
 export { layOut, ORDER_LAYOUTS, type OrderLayout } from './formats/orderLayouts';
 export { makeStripSvg } from './formats/stripSvg';
 export { deduce, type Deduction, type Tally } from './reckon/deduce';

@@ -35,6 +35,11 @@ test('keys open the rooms and the help; they can be switched off', async ({ enum
   await enumeron.open();
   await page.keyboard.press('1');
   await expect(page.getByRole('link', { name: 'Arrange' })).toHaveAttribute('aria-current', 'page');
+  await expect(page.getByRole('main')).toBeFocused();
+  const first = page.getByRole('main').getByRole('link', { name: 'Tidemark' });
+  await expect(first).toBeVisible();
+  await page.keyboard.press('Tab');
+  await expect(first).toBeFocused();
   await page.keyboard.press('3');
   await expect(page.getByRole('heading', { name: 'Wanted' })).toBeVisible();
   await page.keyboard.press('?');

@@ -60,6 +60,7 @@ test('the ask line completes, answers while one types, and says what is wrong', 
 }) => {
   await enumeron.open();
   await page.keyboard.press('/');
+  await expect(page.getByRole('option', { name: 'face KH' })).toBeVisible();
   await page.keyboard.type('7d');
   await expect(page.getByRole('option').first()).toContainText('lies at 20');
   await page.keyboard.press('Escape');

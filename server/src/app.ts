@@ -5,7 +5,7 @@ import { Hono } from 'hono';
 import { secureHeaders } from 'hono/secure-headers';
 
 /** A file whose name holds a hash of its contents, as the build names scripts, styles and fonts. */
-const HASHED = /-[A-Z0-9]{8}\.(?:js|css|woff2?)$/;
+const HASHED = /-[\w-]{8}\.(?:js|css|woff2?)$/;
 
 /**
  * Serves a built Enumeron from a folder of static files. It keeps nothing and is told nothing: all user data

@@ -21,6 +21,12 @@ export const freshApp = async (providers: (Provider | EnvironmentProviders)[] = 
   return db;
 };
 
+/** What is still written, and read anew because of that, ends before its page is gone. */
+afterAll(async () => {
+  await until(() => (leftInFlight() as readonly unknown[]).length === 0);
+  await new Promise((resolve) => setTimeout(resolve, 50));
+});
+
 /** Waits until something is true, looking again after every turn of the event loop. */
 export const until = async (holds: () => boolean): Promise<void> => {
   for (let turn = 0; turn < 400; turn++) {

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { numberOrder } from '../deck/order';
-import { parseOrder } from '../deck/orderText';
+import { parseOrder, parsePart } from '../deck/orderText';
 import { seededRng, shuffled } from '../deck/rng';
-import { lineAndColumn, makeOrderJson, parseOrderJson } from './orderJson';
+import { makeOrderJson, parseOrderJson } from './orderJson';
 import { layOut, ORDER_LAYOUTS } from './orderLayouts';
 import { makeStripSvg } from './stripSvg';
 
@@ -22,25 +22,19 @@ test('every layout of every order is read back', () => {
 test('JSON goes out and in, whatever the name', () => {
   fc.assert(
     fc.property(anyOrder, fc.string({ unit: 'grapheme' }), (order, name) => {
-      expect(parseOrderJson(makeOrderJson({ name, order }))).toEqual({ ok: true, name, order });
+      expect(parseOrderJson(JSON.parse(makeOrderJson({ name, order })))).toEqual({ ok: true, name, order });
     }),
   );
 });
 
 test.each([
-  ['{\n  "format": oops', 'not JSON'],
   ['null', 'no order of Enumeron'],
   ['{"format":"enumeron-order","version":2}', 'Version 2'],
   ['{"format":"enumeron-order","version":1,"name":5}', 'name or the cards'],
   ['{"format":"enumeron-order","version":1,"name":"A","cards":"AC 11H"}', '“11H” is not a card'],
 ])('a wrong file %s is told what is wrong', (text, message) => {
-  const outcome = parseOrderJson(text);
+  const outcome = parseOrderJson(JSON.parse(text));
   expect(outcome.ok ? '' : outcome.problems[0].what).toContain(message);
-});
-
-test('a place in a text is told by line and column', () => {
-  expect(lineAndColumn('ab\ncd', 4)).toEqual({ line: 2, column: 2 });
-  expect(lineAndColumn('ab', 0)).toEqual({ line: 1, column: 1 });
 });
 
 test('a strip has a bar a card, and a name cannot break out of it', () => {
@@ -51,4 +45,13 @@ test('a strip has a bar a card, and a name cannot break out of it', () => {
       expect(svg).not.toContain('<script');
     }),
   );
+});
+
+test('duplicates and jokers go through every layout, and each suit has its own tint in the picture', () => {
+  const order = [52, 0, 54, 13, 26, 39, 53];
+  for (const layout of ORDER_LAYOUTS) expect(parsePart(layOut(order, layout))).toEqual({ ok: true, order });
+  const tints = [...makeStripSvg('Odd', order).matchAll(/fill="([^"]+)"/g)].map(([, tint]) => tint);
+  expect(tints[1]).toBe(tints[2]);
+  expect(tints[0]).toBe(tints[6]);
+  expect(new Set(tints).size).toBe(5);
 });

@@ -13,34 +13,14 @@ const FORMAT = 'enumeron-order';
 export const makeOrderJson = ({ name, order }: OrderFile): string =>
   `${JSON.stringify({ format: FORMAT, version: 1, name, cards: formatOrder(order) }, null, 2)}\n`;
 
-/** Line and column, both from 1, of a place in a text. */
-export const lineAndColumn = (text: string, index: number): { line: number; column: number } => {
-  const before = text.slice(0, index).split('\n');
-  return { line: before.length, column: before[before.length - 1].length + 1 };
-};
-
-const where = (text: string, message: string): string | undefined => {
-  const position = /position (\d+)/.exec(message);
-  if (!position) return undefined;
-  const { line, column } = lineAndColumn(text, Number(position[1]));
-  return `Line ${line}, column ${column}`;
-};
-
 const refuse = (problem: Problem): Outcome<OrderFile> => ({ ok: false, problems: [problem] });
 
-/** Reads the text of a JSON file with one order. Nothing in it is taken unless all of it is right. */
-export const parseOrderJson = (text: string): Outcome<OrderFile> => {
-  let value: unknown;
-  try {
-    value = JSON.parse(text);
-  } catch (error) {
-    const message = error instanceof Error ? error.message : '';
-    return refuse({
-      where: where(text, message),
-      what: 'The file is not JSON.',
-      remedy: 'Mend it there, or save it anew.',
-    });
-  }
+/**
+ * Reads what stood in a JSON file with one order. Nothing in it is taken unless all of it is right.
+ *
+ * @param value anything, as `JSON.parse` gave it.
+ */
+export const parseOrderJson = (value: unknown): Outcome<OrderFile> => {
   const { format, version, name, cards } = (value ?? {}) as Readonly<Record<string, unknown>>;
   if (format !== FORMAT)
     return refuse({

@@ -112,12 +112,83 @@ test('cuts add up', () => {
   );
 });
 
-test('every move is told in one sentence', () => {
-  expect(describeMove({ kind: 'cut', count: 1 })).toBe('Cut 1 card from the top to the bottom.');
-  expect(describeMove({ kind: 'cut', count: 0 })).toBe('Leave the pack as it is.');
-  expect(describeMove({ kind: 'deal', count: 9 })).toBe(
-    'Deal 9 cards singly into a heap and drop the heap back on top.',
+test.each<[Move, string]>([
+  [{ kind: 'cut', count: 1 }, 'Cut 1 card from the top to the bottom.'],
+  [{ kind: 'cut', count: 0 }, 'Leave the pack as it is.'],
+  [{ kind: 'deal', count: 9 }, 'Deal 9 cards singly into a heap and drop the heap back on top.'],
+  [
+    { kind: 'deal heaps', heaps: 3, gather: [2, 1, 3] },
+    'Deal the pack round into 3 heaps and gather them with heap 2 on heap 1 on heap 3.',
+  ],
+  [
+    { kind: 'undeal heaps', heaps: 2, gather: [2, 1] },
+    'Take the pack apart into 2 heaps, from the top heap 2, heap 1, then take the top card of the heaps in ' +
+      'turn, last dealt first, each onto the last.',
+  ],
+  [
+    { kind: 'move packet', from: 5, to: 9, after: 30, reversed: true },
+    'Lift the cards from 5 to 9, reverse their order and put them below the card now at 30.',
+  ],
+  [
+    { kind: 'move packet', from: 5, to: 5, after: 0, reversed: true },
+    'Lift the card at 5 and put it on top.',
+  ],
+  [
+    { kind: 'reverse packet', from: 5, to: 20 },
+    'Reverse the order of the cards from 5 to 20 where they lie.',
+  ],
+  [{ kind: 'weave', weave: 'out' }, 'Weave the pack perfectly, the top card staying on top (out).'],
+  [
+    { kind: 'weave', weave: 'in', top: 16 },
+    'Weave the top 16 cards perfectly, the top card going second (in).',
+  ],
+  [
+    { kind: 'weave packet', weave: 'out', count: 10 },
+    'Take the top 10 cards and weave them into the top of the rest, their first card on top.',
+  ],
+  [
+    { kind: 'unweave packet', weave: 'in', count: 10 },
+    'Strip 10 cards out of the top 20, every other one beginning with the second, and put them on top.',
+  ],
+  [{ kind: 'riffle', seed: 1 }, 'Riffle the pack once.'],
+  [{ kind: 'overhand', seed: 1, chop: 0.2 }, 'Shuffle the pack overhand once.'],
+  [{ kind: 'take', place: 5 }, 'Take the card at 5 out of the pack.'],
+  [{ kind: 'take', place: 5, card: 19 }, 'Take 7♦ at 5 out of the pack.'],
+  [{ kind: 'put', place: 5, card: 19 }, 'Put 7♦ into the pack at 5.'],
+])('%j is told in one sentence', (move, sentence) => {
+  expect(describeMove(move)).toBe(sentence);
+});
+
+test('a reverse weave is told as what the hands do: jogging out what the weave had put in', () => {
+  // What is jogged out of A1 B1 A2 B2 … and goes on top or below must be told so that the weave is undone.
+  for (const weave of ['in', 'out'] as const) {
+    const sentence = describeMove({ kind: 'unweave', weave });
+    const first = weave === 'out' ? 'second' : 'first';
+    expect(sentence).toContain(`Jog out every other card of the pack, beginning with the ${first}`);
+    const order = [1, 2, 3, 4, 5, 6, 7, 8];
+    const jogged = order.filter((_, index) => (index % 2 === 1) === (weave === 'out'));
+    const rest = order.filter((card) => !jogged.includes(card));
+    const by = sentence.includes('on top') ? [...jogged, ...rest] : [...rest, ...jogged];
+    expect(applyMove(order, { kind: 'unweave', weave })).toEqual(by);
+  }
+});
+
+test('heaps and packets by hand, as their sentences say', () => {
+  const order = [1, 2, 3, 4, 5, 6, 7];
+  // Dealt round: 7 4 1, 5 2 and 6 3, from the top of each.
+  expect(applyMove(order, { kind: 'deal heaps', heaps: 3, gather: [2, 1, 3] })).toEqual([
+    5, 2, 7, 4, 1, 6, 3,
+  ]);
+  expect(applyMove([5, 2, 7, 4, 1, 6, 3], { kind: 'undeal heaps', heaps: 3, gather: [2, 1, 3] })).toEqual(
+    order,
   );
+  expect(applyMove(order, { kind: 'move packet', from: 2, to: 3, after: 5, reversed: true })).toEqual([
+    1, 4, 5, 3, 2, 6, 7,
+  ]);
+  expect(applyMove(order, { kind: 'weave packet', weave: 'out', count: 2 })).toEqual([1, 3, 2, 4, 5, 6, 7]);
+  expect(applyMove(order, { kind: 'weave packet', weave: 'in', count: 2 })).toEqual([3, 1, 4, 2, 5, 6, 7]);
+  expect(applyMove(order, { kind: 'unweave packet', weave: 'out', count: 2 })).toEqual([1, 3, 2, 4, 5, 6, 7]);
+  expect(applyMove(order, { kind: 'unweave packet', weave: 'in', count: 2 })).toEqual([2, 4, 1, 3, 5, 6, 7]);
 });
 
 test('a card taken out can be put back when it is known, and the places follow', () => {

@@ -48,7 +48,7 @@ const places = (from: number, to: number): string =>
   from === to ? `the card at ${from}` : `the cards from ${from} to ${to}`;
 
 export const describeMovePacket = ({ from, to, after, reversed }: MovePacket): string =>
-  `Lift ${places(from, to)}${reversed ? ', reverse their order' : ''} and put them ` +
+  `Lift ${places(from, to)}${reversed && from < to ? ', reverse their order' : ''} and put ${from === to ? 'it' : 'them'} ` +
   `${after === 0 ? 'on top' : `below the card now at ${after}`}.`;
 
 export const describeReversePacket = ({ from, to }: ReversePacket): string =>

@@ -161,6 +161,18 @@ test('what cannot be true together is told as the smallest set', () => {
   expect(from([{ kind: 'dealt', count: 60 }])).toMatchObject({ states: 0, conflict: [] });
 });
 
+test('four that cannot all be true, though any three can: three cards are out, and four gaps were seen', () => {
+  const small = tidemark.slice(0, 16);
+  const gapAfter = (place: number): Fact => ({ kind: 'row', cards: [small[place - 1], small[place + 1]] });
+  const facts: Fact[] = [
+    { kind: 'taken', count: 2 },
+    { kind: 'taken', count: 1 },
+    ...[2, 5, 8, 11].map(gapAfter),
+  ];
+  expect(from(facts, small)).toMatchObject({ states: 0, conflict: [2, 3, 4, 5] });
+  expect(outOf(from(facts.slice(0, 5), small)).sort()).toEqual([small[2], small[5], small[8]].sort());
+});
+
 test('jokers, small packs and duplicates', () => {
   const pack = [...tidemark.slice(0, 6), 52, secondOf(tidemark[0])];
   for (let count = 0; count < pack.length; count++) {
@@ -169,6 +181,23 @@ test('jokers, small packs and duplicates', () => {
     // Either copy of the duplicate may have been seen.
     expect(deduction.states).toBe([0, 54].includes(now[7]) ? 2 : 1);
     if (deduction.states === 2) expect(deduction.look?.left).toBe(1);
+  }
+});
+
+test('cut upon cut is one cut, however often; with a glimpse between them they are two', () => {
+  const often: Fact[] = Array.from({ length: 9 }, () => ({ kind: 'cut' }));
+  expect(from(often)).toMatchObject({ states: 52, certain: Array(52).fill(undefined), conflict: [] });
+  expect(values(from(often), 'Cards cut')).toHaveLength(52);
+  for (const count of [0, 20, 51]) {
+    const now = cut(tidemark, count);
+    const told: Fact[] = [...often, { kind: 'seen', at: 'face', card: now[51] }];
+    expect(from(told)).toMatchObject({ states: 1, certain: now });
+    const again = cut(now, 11);
+    const toldAgain: Fact[] = [...told, { kind: 'cut' }, { kind: 'seen', at: 'top', card: again[0] }];
+    expect(from(toldAgain)).toMatchObject({ states: 1, certain: again });
+    expect(from(toldAgain).unknowns).toHaveLength(2);
+    // A contradiction is still told by the facts as they stand.
+    expect(from([...told, { kind: 'seen', at: 'top', card: again[0] }]).conflict).toEqual([9, 10]);
   }
 });
 

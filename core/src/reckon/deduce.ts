@@ -35,6 +35,10 @@ const CARDS = 108;
 const isSight = (step: Step): boolean =>
   (step.do === 'see' && step.is !== undefined) || step.do === 'require' || step.do === 'require remainder';
 
+/** Whether the pack was cut again right after this cut: two cuts are one, and only the last is run through. */
+const isCutAgain = (facts: readonly Fact[], index: number): boolean =>
+  facts[index].kind === 'cut' && facts.at(index + 1)?.kind === 'cut';
+
 /** @param told the indices of the facts whose sights count; the others only happened. */
 const programFor = (
   now: Order,
@@ -43,7 +47,11 @@ const programFor = (
 ): Outcome<{ program: Program }> =>
   compile(
     { [PACK]: now, [OUT]: [] },
-    facts.flatMap((fact, index) => stepsOf(fact, index).filter((step) => told.has(index) || !isSight(step))),
+    facts.flatMap((fact, index) =>
+      isCutAgain(facts, index)
+        ? []
+        : stepsOf(fact, index).filter((step) => told.has(index) || !isSight(step)),
+    ),
   );
 
 const all = (facts: readonly Fact[]): ReadonlySet<number> => new Set(facts.keys());
@@ -150,7 +158,7 @@ const bestLook = (lies: Uint32Array, size: number, states: number): Deduction['l
 export const deduce = (now: Order, facts: readonly Fact[], budget?: number): Deduction | undefined => {
   const outcome = programFor(now, facts, all(facts));
   if (!outcome.ok) throw new Error(outcome.problems[0].what);
-  const unknowns = facts.flatMap(unknownsOf);
+  const unknowns = facts.flatMap((fact, index) => (isCutAgain(facts, index) ? [] : unknownsOf(fact, index)));
   const gathered = gatherer(outcome.program, unknowns);
   const states = enumerate(outcome.program, gathered.visit, budget);
   if (states === undefined) return undefined;

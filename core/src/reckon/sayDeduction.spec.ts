@@ -62,6 +62,16 @@ test('what is marked: the cards seen, and those that are out while they are few'
     { place: 4, mark: 'seen' },
   ]);
   expect(reckon({ kind: 'taken', count: 1 }).marks).toEqual([]);
+  const seenAt = (fact: Fact): number[] =>
+    reckon(fact)
+      .marks.filter(({ mark }) => mark === 'seen')
+      .map(({ place }) => place);
+  expect(seenAt({ kind: 'lift', face: tidemark[19] })).toEqual([20]);
+  expect(seenAt({ kind: 'cuts', first: tidemark[3], second: tidemark[13] })).toEqual([4, 14]);
+  expect(seenAt({ kind: 'row', cards: tidemark.slice(30, 33) })).toEqual([31, 32, 33]);
+  // A card named twice is marked once; one that the pack does not hold is not marked.
+  expect(seenAt({ kind: 'row', cards: [tidemark[7]] })).toEqual([8]);
+  expect(seenAt({ kind: 'seen', at: 'top', card: 52 })).toEqual([]);
 });
 
 test('tallies in words', () => {

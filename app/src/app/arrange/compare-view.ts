@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { MatFormField, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
-import { Card, compareOrders, placeOf, properties, showCard } from '@enumeron/core';
+import { Card, cards, compareOrders, placeOf, properties, showCard } from '@enumeron/core';
 import { OrdersStore } from '../data/orders.store';
 import { OrderRow } from '../data/rows';
 import { CardFace } from '../shared/card-face';
@@ -40,12 +40,12 @@ export class CompareView {
         : found.offset === 0
           ? 'They are the same order.'
           : `The second is the first turned by ${found.offset.toString()}.`,
-      `The same card at the same place: ${found.samePlaces.length.toString()}${
-        found.samePlaces.length > 0 ? ` (${found.samePlaces.join(', ')})` : ''
-      }.`,
-      `Followed by the same card in both: ${found.sameNeighbours.length.toString()}${
-        found.longestRun.length > 0 ? `, the longest row ${names(found.longestRun)}` : ''
-      }.`,
+      found.samePlaces.length === 0
+        ? 'No card lies at the same place in both.'
+        : `${cards(found.samePlaces.length)} at the same place in both: ${found.samePlaces.join(', ')}.`,
+      found.sameNeighbours.length === 0
+        ? 'No card is followed by the same card in both.'
+        : `${cards(found.sameNeighbours.length)} followed by the same card in both; the longest row: ${names(found.longestRun)}.`,
       ...(found.onlyInFirst.length > 0 ? [`Only in the first: ${names(found.onlyInFirst)}.`] : []),
       ...(found.onlyInSecond.length > 0 ? [`Only in the second: ${names(found.onlyInSecond)}.`] : []),
     ];
@@ -55,8 +55,8 @@ export class CompareView {
   protected readonly abilities = computed(() => {
     const other = this.other();
     if (!other) return [];
-    const [first, second] = [this.order().cards, other.cards].map((cards) =>
-      properties(cards).filter(({ holds }) => holds),
+    const [first, second] = [this.order().cards, other.cards].map((order) =>
+      properties(order).filter(({ holds }) => holds),
     );
     const all = [...first, ...second.filter(({ says }) => !first.some((each) => each.says === says))];
     const has = (list: typeof first, says: string): boolean => list.some((each) => each.says === says);

@@ -1,13 +1,19 @@
 import { TestBed } from '@angular/core/testing';
 import { Router } from '@angular/router';
 import {
+  Card,
+  mateOf,
   numberOrder,
   orderByRecipe,
+  parseCard,
   parseOrder,
   placeOf,
   properties,
+  rankOf,
+  RANKS,
   seededRng,
   spreadCounter,
+  suitOf,
 } from '@enumeron/core';
 import { of } from 'rxjs';
 import { freshApp, until } from '../../testing/fresh';
@@ -137,6 +143,53 @@ describe('by recipe', () => {
   });
 });
 
+describe('a bank by one press', () => {
+  /** The cards of the bank as its field has them. */
+  const pressed = async (
+    words: string,
+  ): Promise<{ cards: readonly Card[]; rendered: Rendered<BankMaker> }> => {
+    const rendered = await render(BankMaker);
+    await rendered.click(words);
+    const { value } = rendered.find('textarea') as HTMLTextAreaElement;
+    return { cards: value.split(' ').map((name) => parseCard(name) as Card), rendered };
+  };
+
+  test('a suit in sequence', async () => {
+    const { cards } = await pressed('♦ in sequence');
+    expect(cards.map((each) => [suitOf(each), rankOf(each)])).toEqual(RANKS.map((rank) => [1, rank]));
+  });
+
+  test('groups of like ranks, loose, around the middle', async () => {
+    const { cards, rendered } = await pressed('Groups of like ranks');
+    for (let group = 0; group < 3; group++) {
+      const four = cards.slice(group * 4, group * 4 + 4);
+      expect(new Set(four.map(rankOf)).size).toBe(1);
+      expect(new Set(four.map(suitOf)).size).toBe(4);
+    }
+    const places = rendered
+      .all('en-order-sheet li')
+      .flatMap((cell, index) => (cell.querySelector('.card') ? [index + 1] : []));
+    // Twelve cards about 26 and 27, as many on either side.
+    expect(places).toEqual([...Array(12).keys()].map((index) => index + 21));
+  });
+
+  test('mates side by side', async () => {
+    const { cards } = await pressed('Mates');
+    expect(cards).toHaveLength(12);
+    for (let pair = 0; pair < 6; pair++) expect(mateOf(cards[pair * 2])).toBe(cards[pair * 2 + 1]);
+  });
+
+  test('the next two ranks give the count, wherever it is cut in the run', async () => {
+    const { cards, rendered } = await pressed('Next two ranks give the count');
+    const count = Number((rendered.find('mat-form-field input') as HTMLInputElement).value);
+    // From 10 and 10 up to the kings: no ranks go further.
+    expect([count, cards.length]).toEqual([20, 8]);
+    expect(new Set(cards).size).toBe(cards.length);
+    for (let cut = 0; cut + 1 < cards.length; cut++)
+      expect((rankOf(cards[cut]) as number) + (rankOf(cards[cut + 1]) as number)).toBe(count + cut);
+  });
+});
+
 describe('a bank', () => {
   test('lies where it is told, and the row keeps that', async () => {
     const rendered = await render(BankMaker);
@@ -222,6 +275,16 @@ test('the sorting guide puts a pack in order by what it says', async () => {
   const afterOne = gathered();
   heaps.clear();
   await rendered.click('Deal 2');
+  // One too far, and back again.
+  for (const [key, name] of [
+    [' ', afterOne[1]],
+    ['Backspace', afterOne[0]],
+    ['Backspace', afterOne[0]],
+  ]) {
+    document.dispatchEvent(new KeyboardEvent('keydown', { key }));
+    await rendered.fixture.whenStable();
+    expect(rendered.find('en-heap-view .card').textContent).toBe(name);
+  }
   for (const name of afterOne) {
     expect(rendered.find('en-heap-view .card').textContent).toBe(name);
     lay();

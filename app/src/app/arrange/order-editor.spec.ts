@@ -3,6 +3,7 @@ import { Router } from '@angular/router';
 import { formatOrder } from '@enumeron/core';
 import { freshApp, until } from '../../testing/fresh';
 import { render, Rendered } from '../../testing/render';
+import { textFile } from '../../testing/text-file';
 import { Database } from '../data/db';
 import { OrdersStore } from '../data/orders.store';
 import { sampleOrders } from '../data/sample';
@@ -92,5 +93,60 @@ test('nothing is saved while anything is wrong', async () => {
   await editor.click('Save the order');
   expect(editor.text()).toContain('Give the order a name.');
   expect(editor.text()).toContain('is there twice');
+  expect(orders.orders()).toHaveLength(5);
+});
+
+/** Chooses a file, as the browser's dialog does. */
+const choose = async (editor: Rendered<OrderEditor>, file: File): Promise<void> => {
+  const field = editor.find('input[type=file]') as HTMLInputElement;
+  Object.defineProperty(field, 'files', { configurable: true, value: { item: () => file } });
+  field.dispatchEvent(new Event('change'));
+  await settled();
+  await editor.fixture.whenStable();
+};
+
+test('a file fills the field, and gives its name only where none was written', async () => {
+  const editor = await render(OrderEditor, { id: 'new' });
+  await settled();
+  await choose(editor, textFile('Slack water.txt', text));
+  expect(area(editor).value).toBe(text);
+  const name = editor.find('input[matInput]') as HTMLInputElement;
+  expect(name.value).toBe('Slack water');
+  await editor.type('input[matInput]', 'Mine');
+  await choose(editor, textFile('two.csv', 'place,card\n1,AC\n2,3H'));
+  expect(area(editor).value).toBe('AC\n3H');
+  expect(name.value).toBe('Mine');
+});
+
+test('a file that cannot be read says why and leaves what was written', async () => {
+  const editor = await render(OrderEditor, { id: 'new' });
+  await settled();
+  await editor.type('textarea', '7D 8D');
+  await choose(editor, textFile('broken.json', '{\n  "format": oops'));
+  expect(editor.text()).toContain('Line 2, column 13');
+  expect(area(editor).value).toBe('7D 8D');
+  await choose(editor, textFile('huge.txt', 'AC', 50_000_000));
+  expect(editor.text()).not.toContain('Line 2, column 13');
+  expect(editor.text()).toContain('The file has 50 MB');
+  expect(area(editor).value).toBe('7D 8D');
+});
+
+test('a text of a book is not taken for an order', async () => {
+  const editor = await render(OrderEditor, { id: 'new' });
+  await settled();
+  await editor.type('textarea', 'word '.repeat(5000));
+  expect(editor.text()).toContain('far more than an order');
+});
+
+test('left without saving, the draft is gone and nothing was added', async () => {
+  const editor = await render(OrderEditor, { id: 'new' });
+  await settled();
+  await editor.type('textarea', '7D 8D');
+  await until(() => area(editor).value === '7D 8D');
+  await new Promise((resolve) => setTimeout(resolve, 300));
+  expect(await db.drafts.get('new')).toMatchObject({ text: '7D 8D' });
+  await editor.click('Leave without saving');
+  await settled();
+  expect(await db.drafts.get('new')).toBeUndefined();
   expect(orders.orders()).toHaveLength(5);
 });

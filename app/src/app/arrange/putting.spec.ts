@@ -2,6 +2,7 @@ import { TestBed } from '@angular/core/testing';
 import {
   applyMove,
   Card,
+  cut,
   findRoute,
   formatCard,
   mateOf,
@@ -170,6 +171,36 @@ test('two orders side by side', async () => {
     '✓ yes',
     '✓ yes',
   ]);
+});
+
+test('two orders side by side tell what they share in words: places, neighbours, a turn, cards of only one', async () => {
+  const store = TestBed.inject(OrdersStore);
+  await until(() => store.orders() !== undefined);
+  const beside = async (cards: readonly Card[]): Promise<string> => {
+    const id = await store.add(`Beside ${cards.length} ${cards[0]} ${cards[1]}`, cards);
+    await until(() => store.find(id) !== undefined);
+    const rendered = await render(CompareView, { order: tidemark });
+    const select = rendered.find('select') as HTMLSelectElement;
+    select.value = id;
+    select.dispatchEvent(new Event('change'));
+    await rendered.fixture.whenStable();
+    return rendered.find('section').textContent.replace(/\s+/g, ' ');
+  };
+  expect(await beside(tidemark.cards)).toContain('They are the same order.');
+  const turned = await beside(cut(tidemark.cards, 9));
+  expect(turned).toContain('The second is the first turned by 9.');
+  expect(turned).toContain('No card lies at the same place in both.');
+  expect(turned).toContain('52 cards followed by the same card in both');
+  // The first two exchanged: fifty places are the same, and all but three cards keep the one after them.
+  const [first, second, ...rest] = tidemark.cards;
+  const exchanged = await beside([second, first, ...rest]);
+  expect(exchanged).toContain('50 cards at the same place in both: 3, 4, 5');
+  expect(exchanged).toContain('49 cards followed by the same card in both');
+  const reversed = await beside([...tidemark.cards].reverse());
+  expect(reversed).toContain('No card lies at the same place in both.');
+  expect(reversed).toContain('No card is followed by the same card in both.');
+  const short = await beside(rest);
+  expect(short).toMatch(/Only in the first: A♣.*3♥/);
 });
 
 describe('a question of every cut', () => {

@@ -1,6 +1,7 @@
 import Joi from 'joi';
 import { LARGEST_PACK, Outcome, parseCard, Tolerance } from '@enumeron/core';
 import { nameProblem, Origin } from './rows';
+import { readJson } from './read-json';
 import { check, originSchema, toleranceSchema } from './schemas';
 
 /** A pack as it lies. */
@@ -116,20 +117,15 @@ const refuse = (what: string, remedy: string): Outcome<{ backup: Backup }> => ({
   problems: [{ what, remedy }],
 });
 
+const CHOOSE = 'Choose a file that Enumeron saved as a backup.';
+
 /** Reads the text of a backup file. Everything in it is checked before anything of it is given out. */
-export const parseBackup = (text: string): Outcome<{ backup: Backup }> => {
-  let value: unknown;
-  try {
-    value = JSON.parse(text);
-  } catch (error) {
-    return refuse(
-      `The file is not JSON (${error instanceof Error ? error.message : 'unreadable'}).`,
-      'Choose a file that Enumeron saved as a backup.',
-    );
-  }
+export const parseBackup = async (text: string): Promise<Outcome<{ backup: Backup }>> => {
+  const json = await readJson(text, CHOOSE);
+  if (!json.ok) return json;
+  const { value } = json;
   const { format, version } = (value ?? {}) as { format?: unknown; version?: unknown };
-  if (format !== 'enumeron-backup')
-    return refuse('The file is not a backup of Enumeron.', 'Choose a file that Enumeron saved as a backup.');
+  if (format !== 'enumeron-backup') return refuse('The file is not a backup of Enumeron.', CHOOSE);
   if (typeof version === 'number' && version > 1)
     return refuse(
       `The backup was made by a newer Enumeron (version ${version} of the format, this one reads 1).`,

@@ -101,7 +101,7 @@ test('a wrong backup changes nothing and says what is wrong, where', async () =>
     JSON.stringify({ ...good, orders: [{ ...good.orders[0], ...part }] });
 
   expect(await problemsOf('')).toContain('not JSON');
-  expect(await problemsOf('{"a":')).toContain('not JSON');
+  expect(await problemsOf('{"a":\n  b')).toMatch(/Line 2, column 3.*not JSON/);
   expect(await problemsOf('null')).toContain('not a backup of Enumeron');
   expect(await problemsOf('[]')).toContain('not a backup of Enumeron');
   expect(await problemsOf(JSON.stringify({ ...good, version: 2 }))).toContain('newer Enumeron');

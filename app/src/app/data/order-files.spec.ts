@@ -36,7 +36,10 @@ test('broken files say where', async () => {
   };
   expect(await said('place,card\n1,AC\n2,3H,surplus')).toContain('Line 3, column 6: The table is broken');
   expect(await said('place,card\n1,AC\n2')).toContain('Line 3, column 2: The table is broken');
-  expect(await said('{"format": ')).toContain('not JSON');
+  expect(await said('{"format": ')).toBe('Line 1, column 12: The file is not JSON.');
+  expect(await said('{\n  "format": oops\n}')).toBe('Line 2, column 13: The file is not JSON.');
+  expect(await said('{\n  "name": "A",\n}')).toBe('Line 3, column 1: The file is not JSON.');
+  expect(await said('{\n  "name": "A" // mine\n}')).toBe('Line 2, column 15: The file is not JSON.');
   expect(await said('{"format": "other"}')).toContain('no order of Enumeron');
 });
 

@@ -9,6 +9,7 @@ import {
   placeOf,
   showCard,
 } from '@enumeron/core';
+import { readJson } from './read-json';
 
 /** A way to write an order into a file. */
 export interface OrderFileKind {
@@ -89,7 +90,9 @@ const readCsv = async (content: string): Promise<Outcome<OrderText>> => {
 /** Reads an order's file by what it holds: JSON, a table, or plain text. */
 export const readOrderFile = async (content: string): Promise<Outcome<OrderText>> => {
   if (content.trimStart().startsWith('{')) {
-    const outcome = parseOrderJson(content);
+    const json = await readJson(content, 'Mend it there, or save it anew.');
+    if (!json.ok) return json;
+    const outcome = parseOrderJson(json.value);
     return outcome.ok
       ? { ok: true, name: outcome.name, text: layOut(outcome.order, 'letters').trim() }
       : outcome;

@@ -1,6 +1,8 @@
-import { inject, Injectable, signal } from '@angular/core';
+import { effect, inject, Injectable, signal } from '@angular/core';
 import { Card, Problem } from '@enumeron/core';
 import { liveQuery } from 'dexie';
+import { filter, from, switchMap } from 'rxjs';
+import { Boot } from './boot';
 import { DATABASE } from './db';
 import { Journal, Write } from './journal';
 import { BesideRow, LaidPack, OrderRow, Origin, PackRow } from './rows';
@@ -19,6 +21,21 @@ const newId = (): string =>
 
 const put = (row: OrderRow): Write => ({ table: 'orders', key: row.id, after: row });
 
+/** The rows that are orders, by age, and those that are not. */
+const sorted = async (
+  rows: readonly unknown[],
+): Promise<{ readonly good: readonly OrderRow[]; readonly damaged: readonly DamagedOrder[] }> => {
+  const { check, orderSchema } = await import('./schemas');
+  const good: OrderRow[] = [];
+  const damaged: DamagedOrder[] = [];
+  for (const row of rows) {
+    const outcome = check<OrderRow>(orderSchema, row);
+    if (outcome.ok) good.push(outcome.value);
+    else damaged.push({ name: String((row as Partial<OrderRow>).name), problem: outcome.problems[0] });
+  }
+  return { good: good.sort((a, b) => a.made - b.made || a.name.localeCompare(b.name)), damaged };
+};
+
 /** The orders that the user has, live, and what can be done with them. Every change can be undone. */
 @Injectable({ providedIn: 'root' })
 export class OrdersStore {
@@ -32,9 +49,22 @@ export class OrdersStore {
   readonly damaged = this.unreadable.asReadonly();
 
   constructor() {
-    liveQuery(() => this.db.orders.toArray()).subscribe({
-      next: (rows) => void this.take(rows),
-      error: () => this.all.set([]),
+    // Only what was read last counts: the checks of an earlier reading may end later.
+    from(liveQuery(() => this.laidOut()))
+      .pipe(
+        filter((rows) => rows !== undefined),
+        switchMap(sorted),
+      )
+      .subscribe({
+        next: ({ good, damaged }) => {
+          this.all.set(good);
+          this.unreadable.set(damaged);
+        },
+        error: () => this.all.set([]),
+      });
+    const { trouble } = inject(Boot);
+    effect(() => {
+      if (trouble() !== undefined) this.all.update((orders) => orders ?? []);
     });
   }
 
@@ -84,6 +114,11 @@ export class OrdersStore {
     await this.journal.commit('restore the sample orders', sampleOrders().map(put));
   }
 
+  /** The stored rows, or undefined as long as the sample orders of a first visit are still to come. */
+  private async laidOut(): Promise<OrderRow[] | undefined> {
+    return (await this.db.state.get('seeded')) ? this.db.orders.toArray() : undefined;
+  }
+
   /** Writes for the packs in hand and beside that are in this order. */
   private async packsIn({ id }: OrderRow, change: (pack: LaidPack) => LaidPack): Promise<Write[]> {
     const pack = (await this.db.state.get('pack')) as PackRow | undefined;
@@ -105,18 +140,5 @@ export class OrdersStore {
       const candidate = count === 1 ? base : `${base} ${count}`;
       if (!taken.has(candidate)) return candidate;
     }
-  }
-
-  private async take(rows: readonly unknown[]): Promise<void> {
-    const { check, orderSchema } = await import('./schemas');
-    const good: OrderRow[] = [];
-    const damaged: DamagedOrder[] = [];
-    for (const row of rows) {
-      const outcome = check<OrderRow>(orderSchema, row);
-      if (outcome.ok) good.push(outcome.value);
-      else damaged.push({ name: String((row as Partial<OrderRow>).name), problem: outcome.problems[0] });
-    }
-    this.all.set(good.sort((a, b) => a.made - b.made || a.name.localeCompare(b.name)));
-    this.unreadable.set(damaged);
   }
 }

@@ -6,6 +6,7 @@ import { Database, DATABASE } from './db';
 import { Drafts, TEXT_LIMIT } from './drafts';
 import { keepInFlight, leftInFlight } from './in-flight';
 import { Journal } from './journal';
+import { OrdersStore } from './orders.store';
 import { DEFAULT_SETTINGS, nameProblem, PackRow } from './rows';
 import { sampleOrders } from './sample';
 import { SettingsStore } from './settings.store';
@@ -46,6 +47,10 @@ describe('the first visit', () => {
     TestBed.configureTestingModule({ providers: [{ provide: DATABASE, useValue: closed }] });
     await TestBed.inject(Boot).run();
     expect(TestBed.inject(Boot).trouble()).toContain('keeps no data');
+    // No samples can come: the list says that there are none, and does not wait for them.
+    const { orders } = TestBed.inject(OrdersStore);
+    TestBed.tick();
+    await until(() => orders()?.length === 0);
   });
 
   test('erasing everything takes the journal too', async () => {
@@ -192,4 +197,22 @@ test('names are plain text of a moderate length', () => {
     undefined,
   ]);
   for (const name of ['', '   ', '<b>', 'a\u0007b', 'x'.repeat(61)]) expect(nameProblem(name)).toBeDefined();
+});
+
+test('on a first visit there are no orders yet, which is not the same as none', async () => {
+  TestBed.resetTestingModule();
+  const fresh = new Database('first-visit');
+  TestBed.configureTestingModule({ providers: [{ provide: DATABASE, useValue: fresh }] });
+  const store = TestBed.inject(OrdersStore);
+  const said: unknown[] = [];
+  for (let turn = 0; turn < 20; turn++) {
+    said.push(store.orders());
+    await new Promise((resolve) => setTimeout(resolve, 5));
+  }
+  expect(new Set(said)).toEqual(new Set([undefined]));
+  await TestBed.inject(Boot).seed();
+  await until(() => store.orders()?.length === 5);
+  // Taken away one by one, none are left, and that is told.
+  for (const order of store.orders() ?? []) await store.remove(order);
+  await until(() => store.orders()?.length === 0);
 });

@@ -9,6 +9,7 @@ import {
 } from '@angular/material/dialog';
 import { SettingsStore } from '../data/settings.store';
 import { WORDS } from './ask/ask';
+import { FACT_WORDS } from './ask/ask-facts';
 import { ROOMS } from './rooms';
 
 /** Everything that can be typed and pressed, on one sheet. */
@@ -22,13 +23,14 @@ import { ROOMS } from './rooms';
       display: grid;
       grid-template-columns: repeat(auto-fit, minmax(min(100%, 17rem), 1fr));
       gap: 0 2.5rem;
+      font-size: 0.95rem;
       color: var(--ink);
     }
     dl {
       display: grid;
       grid-template-columns: max-content 1fr;
       gap: 0.35rem 1rem;
-      margin: 0 0 1rem;
+      margin: 0.5rem 0 1rem;
     }
     dt {
       font: 700 0.95rem var(--mono);
@@ -40,11 +42,12 @@ import { ROOMS } from './rooms';
   `,
 })
 export class HelpSheet {
-  protected readonly words = WORDS;
+  protected readonly words = WORDS.filter((word) => !FACT_WORDS.some((each) => each.word === word.word));
+  protected readonly factWords = FACT_WORDS;
   protected readonly rooms = ROOMS;
   protected readonly singleKeys = inject(SettingsStore).settings().singleKeys;
 }
 
 /** Opens the sheet. This module brings Material's dialog with it: load it with `import()`. */
 export const openHelp = (injector: Injector): void =>
-  void injector.get(MatDialog).open(HelpSheet, { width: '50rem', maxWidth: '96vw', autoFocus: 'dialog' });
+  void injector.get(MatDialog).open(HelpSheet, { width: '70rem', maxWidth: '96vw', autoFocus: 'dialog' });

@@ -45,6 +45,7 @@ export class Shell {
   protected readonly preview = inject(RailPreview).preview;
   protected readonly rooms = ROOMS;
   private readonly askLine = viewChild<AskLine>('askLine');
+  private readonly room = viewChild.required<ElementRef<HTMLElement>>('room');
 
   protected readonly status = computed(() => {
     const offset = this.pack.offset();
@@ -60,7 +61,7 @@ export class Shell {
       if (sentence) void this.notices.stay(sentence);
     });
     inject(ShortcutKeys).use({
-      ...Object.fromEntries(ROOMS.map(({ key, path }) => [key, () => void this.router.navigate([path])])),
+      ...Object.fromEntries(ROOMS.map(({ key, path }) => [key, () => void this.openRoom(path)])),
       '/': () => this.openAsk(),
       '?': () => void this.help(),
       d: () => void this.carryOut(),
@@ -71,6 +72,12 @@ export class Shell {
       'mod+shift+z': () => void this.redo(),
       'mod+y': () => void this.redo(),
     });
+  }
+
+  /** Opens a room and goes into it: the next Tab is at its first control. */
+  private async openRoom(path: string): Promise<void> {
+    await this.router.navigate([path]);
+    this.room().nativeElement.focus({ preventScroll: true });
   }
 
   /** The stores of facts and patterns come with the first use of them. */
@@ -127,7 +134,7 @@ export class Shell {
       case 'help':
         return this.help();
       case 'go':
-        await this.router.navigate([intent.room.path]);
+        return this.openRoom(intent.room.path);
     }
   }
 

@@ -1,12 +1,11 @@
 import { Card, Fact, Rank } from '@enumeron/core';
-import { Field } from './patterns';
 import { Values } from '../pack/patterns.store';
+import { Field, Form } from './field';
 
 /** How a kind of fact is told: its name, what must be told, and the fact that it makes. */
-export interface FactForm {
+export interface FactForm extends Form {
   readonly kind: string;
   readonly name: string;
-  readonly fields: readonly Field[];
   make(values: Values): Fact;
 }
 

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, input, output } from '@an
 import { Order } from '@enumeron/core';
 import { FieldValue } from '../data/rows';
 import { ThumbPad } from '../shared/thumb-pad';
-import { Field } from './patterns';
+import { Field } from './field';
 
 /** The pad at the foot of a phone for the field that is lit. */
 @Component({

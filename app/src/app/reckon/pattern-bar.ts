@@ -17,11 +17,6 @@ import { PATTERN_NAMES } from './pattern-names';
     select {
       max-width: 19rem;
       min-height: 36px;
-      padding: 0 10px;
-      border: 1px solid var(--line);
-      border-radius: 5px;
-      background: var(--sheet);
-      color: var(--ink);
       font: 700 1.05rem var(--heading);
     }
     @media (max-width: 699.98px) {

@@ -1,26 +1,23 @@
-import { NgTemplateOutlet } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { Card, Estimate, sayProblem } from '@enumeron/core';
 import { distinctUntilChanged, map, of, switchMap } from 'rxjs';
-import { FieldValue } from '../data/rows';
 import { OrdersStore } from '../data/orders.store';
 import { SettingsStore } from '../data/settings.store';
 import { markOnRail } from '../pack/marks';
 import { PackStore } from '../pack/pack.store';
-import { CardPad } from '../shared/card-pad';
+import { PatternsStore } from '../pack/patterns.store';
 import { HandSum } from '../shared/hand-sum';
-import { Viewport } from '../shared/viewport';
 import { TRY_KEY_CARD } from '../workers/key-card';
 import { DoPanel } from './do-panel';
-import { FieldPad } from './field-pad';
+import { completeValues } from './field';
 import { KnownList } from './known-list';
 import { PATTERN_NAMES } from './pattern-names';
-import { PatternField } from './pattern-field';
-import { completeValues, Field, lackingField, PATTERNS, valueOf } from './patterns';
-import { PatternsStore } from '../pack/patterns.store';
+import { PATTERNS } from './patterns';
+import { TellFields } from './tell-fields';
+import { Telling } from './telling';
 
 /** How many riffles a key card is tried over, on how many packs, from which seed. */
 const [RIFFLES, PACKS, SEED] = [5, 40_000, 7];
@@ -29,17 +26,7 @@ const NO_ESTIMATES: readonly Estimate[] = [];
 /** One pattern of Reckon in its one shape: what was seen, what is known, what to do. */
 @Component({
   selector: 'en-pattern-view',
-  imports: [
-    CardPad,
-    DoPanel,
-    FieldPad,
-    HandSum,
-    KnownList,
-    MatButton,
-    NgTemplateOutlet,
-    PatternField,
-    RouterLink,
-  ],
+  imports: [DoPanel, HandSum, KnownList, MatButton, RouterLink, TellFields],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './pattern-view.html',
   styleUrl: './pattern-view.scss',
@@ -53,13 +40,15 @@ export class PatternView {
   protected readonly pack = inject(PackStore);
   private readonly settings = inject(SettingsStore);
   private readonly tryKeyCard = inject(TRY_KEY_CARD);
-  protected readonly phone = inject(Viewport).phone;
 
   protected readonly pattern = computed(
     () => PATTERNS.find(({ path }) => path === this.path()) ?? PATTERNS[0],
   );
   protected readonly name = computed(() => PATTERN_NAMES[this.pattern().path]);
-  protected readonly values = this.store.values(computed(() => this.pattern().path));
+  private readonly values = this.store.values(computed(() => this.pattern().path));
+  protected readonly telling = new Telling(this.pattern, this.values, ({ name }, value) => {
+    void this.store.set(this.pattern().path, name, value);
+  });
 
   private readonly bank = computed(() => {
     const origin = this.orders.find(this.pack.pack().orderId)?.origin;
@@ -83,9 +72,8 @@ export class PatternView {
     { initialValue: NO_ESTIMATES },
   );
 
-  protected readonly lacking = computed(() => lackingField(this.pattern(), this.values()));
   private readonly outcome = computed(() =>
-    this.lacking() || this.lacksBank()
+    this.telling.lacking() || this.lacksBank()
       ? undefined
       : this.pattern().reckon(completeValues(this.pattern(), this.values()), {
           home: this.pack.home(),
@@ -107,47 +95,11 @@ export class PatternView {
     if (outcome && !outcome.ok) return sayProblem(outcome.problems[0]);
     return this.lacksBank()
       ? 'A bank is needed for this.'
-      : `Tell ${this.lacking()?.label.toLowerCase() ?? ''}.`;
+      : `Tell ${this.telling.lacking()?.label.toLowerCase() ?? ''}.`;
   });
-
-  protected readonly toldFields = computed(() => this.pattern().fields.filter(({ setup }) => !setup));
-  protected readonly setupFields = computed(() => this.pattern().fields.filter(({ setup }) => setup));
-  protected readonly setup = computed(() =>
-    this.setupFields()
-      .map((field) => `${field.label.toLowerCase()} ${String(valueOf(field, this.values()))}`)
-      .join(', '),
-  );
-
-  /** The field that the pad fills: the first that is lacking, until another is entered. */
-  protected readonly active = linkedSignal<Field>(() => this.lacking() ?? this.pattern().fields[0]);
-  protected readonly valueOf = valueOf;
 
   constructor() {
     markOnRail(() => this.reckoning()?.marks ?? []);
-  }
-
-  protected set(field: Field, value: FieldValue | undefined): void {
-    void this.store.set(this.pattern().path, field.name, value);
-  }
-
-  /** What the pad gives goes to the field that is lit, and the next lacking one is lit. */
-  protected take(value: number | undefined): void {
-    const field = this.active();
-    if (field.kind === 'suits') return;
-    this.set(field, field.kind === 'numbers' && value !== undefined ? [value] : value);
-    if (field.kind === 'card' || field.kind === 'rank') this.active.set(this.lacking() ?? field);
-  }
-
-  /** Lights the field after the one that is lit. */
-  protected next(): void {
-    const { fields } = this.pattern();
-    this.active.set(
-      fields[(fields.findIndex(({ name }) => name === this.active().name) + 1) % fields.length],
-    );
-  }
-
-  protected padCard(card: Card): void {
-    if (this.active().kind === 'card') this.take(card);
   }
 
   protected clear(): void {

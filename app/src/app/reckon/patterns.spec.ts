@@ -28,7 +28,8 @@ import { HandlingMap } from './handling-map';
 import { MovedView } from './moved-view';
 import { PATTERN_NAMES } from './pattern-names';
 import { PatternView } from './pattern-view';
-import { lackingField, PATTERNS } from './patterns';
+import { lackingField } from './field';
+import { PATTERNS } from './patterns';
 
 const [tidemark, , harbours, breakwater] = sampleOrders();
 const card = (name: string): Card => parseCard(name) as Card;
@@ -270,6 +271,32 @@ describe('whatever was seen', () => {
     expect(facts.facts()).toEqual([]);
   });
 
+  test('what is typed while a fact is being stored is kept for the next one', async () => {
+    const rendered = await render(FactsView);
+    await tell(rendered, 'lift');
+    await fill(rendered, 1, '20');
+    rendered.find('form').dispatchEvent(new Event('submit'));
+    const typing = fill(rendered, 1, '30');
+    await typing;
+    await submit(rendered);
+    expect(TestBed.inject(FactsStore).facts()).toEqual([
+      { kind: 'lift', size: [20, 20] },
+      { kind: 'lift', size: [30, 30] },
+    ]);
+  });
+
+  test('the fact that is one too many is refused in words, and what was told of it stays', async () => {
+    const facts = TestBed.inject(FactsStore);
+    for (let told = 0; told < 12; told++) await facts.add({ kind: 'cut' });
+    const rendered = await render(FactsView);
+    await tell(rendered, 'lift');
+    await fill(rendered, 1, '20');
+    await submit(rendered);
+    expect(facts.facts()).toHaveLength(12);
+    expect((rendered.all('.fields input')[1] as HTMLInputElement).value).toBe('20');
+    await until(() => document.body.textContent.includes('At most 12 facts are told of one pack.'));
+  });
+
   test('a long enumeration goes to the worker and its answer comes', async () => {
     await TestBed.inject(FactsStore).add({ kind: 'cut' });
     await TestBed.inject(FactsStore).add({ kind: 'taken', count: 2 });
@@ -304,4 +331,17 @@ test('the map tells each pair in words, follows the keys, and takes the pair int
   await rendered.fixture.whenStable();
   expect(answer(rendered)).toContain('A♥ at 3: Move 2 cards from bottom to top');
   expect(rendered.all('path.need-nothing')[0].getAttribute('d')?.split('M')).toHaveLength(counts[0] + 1);
+  // A press in the picture: each pair has a square of 10 by 10 here.
+  const squares = rendered.find('svg g');
+  squares.getBoundingClientRect = () => new DOMRect(100, 50, 130, 130);
+  for (const [x, y, says] of [
+    [101, 51, 'A♥ at 1'],
+    [229, 51, 'A♥ at 13'],
+    [125, 91, /^5♥ at 3/],
+    [500, 999, 'K♥ at 13'],
+  ] as const) {
+    squares.dispatchEvent(new MouseEvent('pointerdown', { clientX: x, clientY: y, bubbles: true }));
+    await rendered.fixture.whenStable();
+    expect(answer(rendered)).toMatch(says);
+  }
 });

@@ -18,23 +18,8 @@ import {
   Suit,
 } from '@enumeron/core';
 import { Values } from '../pack/patterns.store';
+import { Field, Form } from './field';
 import { PatternPath } from './pattern-names';
-
-/** One thing that a pattern must be told. */
-export interface Field {
-  readonly name: string;
-  readonly label: string;
-  readonly kind: 'card' | 'number' | 'rank' | 'suits' | 'numbers' | 'cards';
-  /** What it holds until something else is told; a field without one is lacking until then. */
-  readonly start?: number;
-  /** The least and the most that a number may be; the pack's size when there is no most. */
-  readonly least?: number;
-  readonly most?: number;
-  /** Whether it is told once for a routine and seldom changed. */
-  readonly setup?: boolean;
-  /** Whether the answer comes without it, too. */
-  readonly optional?: boolean;
-}
 
 /** The pack that a pattern is asked of. */
 export interface PatternPack {
@@ -49,11 +34,10 @@ export interface PatternPack {
 }
 
 /** A pattern of live computation: what it must be told, and how it answers. */
-export interface Pattern {
+export interface Pattern extends Form {
   readonly path: PatternPath;
   /** What it is for, in one sentence. */
   readonly lead: string;
-  readonly fields: readonly Field[];
   readonly needsBank?: boolean;
   reckon(values: Values, pack: PatternPack): Reckoned;
 }
@@ -183,14 +167,3 @@ export const PATTERNS: readonly Pattern[] = [
     reckon: (values, { now }) => reckonDealtBack(now, num(values, 'card'), list(values, 'counts')),
   },
 ];
-
-/** What a field holds: what was told, or what it starts with. */
-export const valueOf = (field: Field, values: Values): Values[string] => values[field.name] ?? field.start;
-
-/** The first field that must still be told. */
-export const lackingField = ({ fields }: Pick<Pattern, 'fields'>, values: Values): Field | undefined =>
-  fields.find((field) => !field.optional && valueOf(field, values) === undefined);
-
-/** All values of a pattern, with those that fields start with. */
-export const completeValues = ({ fields }: Pick<Pattern, 'fields'>, values: Values): Values =>
-  Object.fromEntries(fields.map((field) => [field.name, valueOf(field, values)]));

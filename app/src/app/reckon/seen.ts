@@ -2,16 +2,16 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { RouterLink } from '@angular/router';
 import { Card, showCard, suitOf } from '@enumeron/core';
 import { PackStore } from '../pack/pack.store';
-import { CardPad } from '../shared/card-pad';
 import { EntryField } from '../shared/entry-field';
 import { cardCompleter, cardReader } from '../shared/reading';
 import { Viewport } from '../shared/viewport';
 import { Entry } from './entry';
+import { LitPad } from './lit-pad';
 
 /** What the pack has shown since it was last in order. */
 @Component({
   selector: 'en-seen',
-  imports: [CardPad, EntryField, RouterLink],
+  imports: [EntryField, LitPad, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './seen.html',
   styleUrl: './seen.scss',

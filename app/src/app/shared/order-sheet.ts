@@ -17,7 +17,7 @@ export interface SheetCell {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<ol [attr.aria-label]="label()">
     @for (cell of cells(); track $index) {
-      <li [class.odd]="cell.odd">
+      <li class="cell" [class.odd]="cell.odd">
         <span class="place" aria-hidden="true">{{ $index + 1 }}</span>
         @if (cell.card !== undefined) {
           <en-card [card]="cell.card" [stacked]="true" />
@@ -31,6 +31,8 @@ export interface SheetCell {
     }
   </ol>`,
   styles: `
+    @use 'cells';
+
     ol {
       display: grid;
       grid-template-columns: repeat(auto-fill, minmax(38px, 1fr));
@@ -43,34 +45,6 @@ export interface SheetCell {
       ol {
         grid-template-columns: repeat(13, minmax(0, 1fr));
       }
-    }
-    li {
-      position: relative;
-      display: grid;
-      place-items: center;
-      min-height: 60px;
-      padding-top: 10px;
-      border: 1px solid var(--line);
-      border-radius: 3px;
-      background: var(--paper);
-      overflow: hidden;
-    }
-    .place {
-      position: absolute;
-      top: 2px;
-      left: 4px;
-      color: var(--muted);
-      font: 0.7rem var(--mono);
-    }
-    .text {
-      max-width: 100%;
-      overflow: hidden;
-      font: 700 0.8rem var(--mono);
-      text-overflow: ellipsis;
-    }
-    .odd {
-      border: 2px dashed var(--red);
-      background: var(--sheet);
     }
   `,
 })

@@ -1,9 +1,8 @@
 import { sayProblem } from '@enumeron/core';
+import { textFile } from '../../testing/text-file';
 import { readTextFile } from './read-file';
 
-/** jsdom's File does not give its bytes; this one does, and can be as large as it says. */
-const file = (bytes: Uint8Array, size = bytes.length): File =>
-  ({ name: 'order.txt', size, arrayBuffer: () => Promise.resolve(bytes) }) as unknown as File;
+const file = (bytes: Uint8Array, size?: number): File => textFile('order.txt', bytes, size);
 
 const said = async (of: File): Promise<string> => {
   const outcome = await readTextFile(of, 1_000_000, 'an order');

@@ -1,3 +1,4 @@
+import { OverlayContainer } from '@angular/cdk/overlay';
 import {
   afterNextRender,
   ChangeDetectionStrategy,
@@ -27,6 +28,7 @@ interface Answer {
   readonly note?: string;
   /** The whole line that a completion makes. */
   readonly text?: string;
+  readonly usage?: string;
 }
 
 const answersOf = ({ intent, says, note, problem, hint, completions }: Reply): readonly Answer[] => [
@@ -70,6 +72,8 @@ export class AskLine {
     typeof answer === 'string' ? answer : (answer?.text ?? '');
 
   constructor() {
+    // Lays the overlays' style sheet out now, at leisure: the first panel would have the whole page laid out anew.
+    inject(OverlayContainer).getContainerElement();
     const renderer = inject(Renderer2);
     afterNextRender(() => {
       renderer.listen(this.field().nativeElement, 'keydown', (event: KeyboardEvent) => this.key(event), {
@@ -78,9 +82,18 @@ export class AskLine {
     });
   }
 
+  /** Goes into the line. Its list opens a moment later: both at once would take longer than a frame. */
   focus(): void {
-    this.field().nativeElement.focus();
-    this.field().nativeElement.select();
+    const [field, trigger] = [this.field().nativeElement, this.trigger()];
+    if (document.activeElement !== field) {
+      trigger.autocompleteDisabled = true;
+      setTimeout(() => {
+        trigger.autocompleteDisabled = false;
+        if (document.activeElement === field) trigger.openPanel();
+      });
+    }
+    field.focus();
+    field.select();
   }
 
   /**
@@ -101,8 +114,10 @@ export class AskLine {
     } else if (event.key === 'Enter' && !this.byArrow) {
       event.stopPropagation();
       event.preventDefault();
-      if (empty) this.emptyEntered.emit();
-      else if (this.reply().intent) this.act();
+      if (empty) {
+        this.trigger().closePanel();
+        this.emptyEntered.emit();
+      } else if (this.reply().intent) this.act();
       else if (this.reply().completions.length > 0) this.goOn(this.reply().completions[0].text);
     }
   }

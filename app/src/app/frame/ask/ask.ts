@@ -39,6 +39,8 @@ export type Intent =
 /** A way to go on typing: the whole line it makes, and what it would mean. */
 export interface Completion {
   readonly text: string;
+  /** How the whole line will look, where that says more than its beginning. */
+  readonly usage?: string;
   readonly says: string;
 }
 
@@ -83,6 +85,20 @@ export const WORDS: readonly Word[] = [
   { word: 'swap', usage: 'swap', says: 'take the other pack of the set' },
   { word: 'help', usage: 'help', says: 'what can be typed and pressed' },
 ];
+
+const completionOf = ({ word, usage, says }: Word): Completion => ({
+  text: usage === word ? word : `${word} `,
+  usage,
+  says,
+});
+
+const STARTS = ['face', 'cut', 'in', 'help'];
+
+/** What the empty line offers: how to begin. */
+const NOTHING_YET: Reply = {
+  hint: '7D: where it lies. 15: what lies there. 7D 15: bring it there.',
+  completions: WORDS.filter(({ word }) => STARTS.includes(word)).map(completionOf),
+};
 
 const wrong = (problem: string, completions: readonly Completion[] = []): Reply => ({ problem, completions });
 
@@ -224,10 +240,7 @@ const wordReply = (asked: Asked, word: string, rest: readonly string[]): Reply |
 };
 
 const beginnings = (text: string): Completion[] => [
-  ...WORDS.filter(({ word }) => word.startsWith(text)).map(({ word, usage, says }) => ({
-    text: usage === word ? word : `${word} `,
-    says: `${usage}: ${says}`,
-  })),
+  ...WORDS.filter(({ word }) => word.startsWith(text)).map(completionOf),
   ...ROOMS.filter(({ name }) => name.toLowerCase().startsWith(text)).map(({ name }) => ({
     text: name.toLowerCase(),
     says: `open ${name}`,
@@ -262,7 +275,7 @@ const oneWord = (asked: Asked, text: string): Reply => {
  */
 export const ask = (text: string, asked: Asked): Reply => {
   const words = text.trim().toLowerCase().split(/\s+/);
-  if (words[0] === '') return { completions: [] };
+  if (words[0] === '') return NOTHING_YET;
   const known = wordReply(asked, words[0], words.slice(1));
   if (known) return known;
   if (words.length === 1) return oneWord(asked, words[0]);

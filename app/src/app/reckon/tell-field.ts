@@ -14,11 +14,11 @@ import { FieldValue } from '../data/rows';
 import { EntryField } from '../shared/entry-field';
 import { cardCompleter, cardReader, numberReader, rankReader, Reading } from '../shared/reading';
 import { Viewport } from '../shared/viewport';
-import { Field } from './patterns';
+import { Field } from './field';
 
-/** One field of a pattern: a card, a number, a rank, suits or a row of numbers. */
+/** One field that is told: a card, a number, a rank, suits or a row of numbers. */
 @Component({
-  selector: 'en-pattern-field',
+  selector: 'en-tell-field',
   imports: [EntryField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `@switch (field().kind) {
@@ -89,9 +89,9 @@ import { Field } from './patterns';
       />
     }
   }`,
-  styleUrl: './pattern-field.scss',
+  styleUrl: './tell-field.scss',
 })
-export class PatternField {
+export class TellField {
   readonly field = input.required<Field>();
   readonly pack = input.required<Order>();
   readonly value = input<FieldValue>();

@@ -1,0 +1,53 @@
+import { Page } from '@playwright/test';
+import { Enumeron } from './enumeron';
+
+/** A main view of the application, and what is typed into the ask line before it is looked at. */
+export interface View {
+  readonly name: string;
+  readonly path: string;
+  readonly ask?: readonly string[];
+  /** Brings the view into the state in which it has most to show. */
+  readonly fill?: (page: Page) => Promise<void>;
+}
+
+export const VIEWS: readonly View[] = [
+  { name: 'reckon', path: '/reckon', ask: ['face KH', '7D 15'] },
+  { name: 'reckon, out of step', path: '/reckon', ask: ['deal 9', '7D 15'] },
+  { name: 'reckon, a pattern', path: '/reckon/two-cuts' },
+  { name: 'arrange', path: '/arrange/sample-tidemark' },
+  {
+    name: 'editor',
+    path: '/arrange/new',
+    fill: (page) => page.getByRole('textbox', { name: 'Cards' }).fill('7D 11H 7D'),
+  },
+  { name: 'rule', path: '/arrange/new/rule' },
+  { name: 'recipe', path: '/arrange/new/recipe' },
+  { name: 'bank', path: '/arrange/new/bank' },
+  { name: 'at random', path: '/arrange/new/random' },
+  { name: 'crib', path: '/arrange/sample-tidemark/crib' },
+  { name: 'sorting guide', path: '/arrange/sample-tidemark/sort' },
+  { name: 'laying as the cards come', path: '/arrange/sample-twin-harbours/sort' },
+  { name: 'compare', path: '/arrange/sample-tidemark/compare' },
+  { name: 'question', path: '/arrange/sample-tidemark/ask' },
+  { name: 'check', path: '/arrange/sample-tidemark/check' },
+  { name: 'reckon, facts', path: '/reckon/seen', ask: ['lift 9S'] },
+  { name: 'reckon, short group', path: '/reckon/short-group' },
+  { name: 'reckon, map', path: '/reckon/map' },
+  { name: 'reckon, thought shuffled', path: '/reckon/shuffled' },
+  { name: 'settings', path: '/settings' },
+];
+
+/** How many views one page goes through: few enough for a test's time on a slow machine. */
+const FEW = 4;
+export const GROUPS = Array.from({ length: Math.ceil(VIEWS.length / FEW) }, (_, index) =>
+  VIEWS.slice(index * FEW, (index + 1) * FEW),
+);
+
+/** Opens a view in the state in which it is looked at. */
+export const openView = async (enumeron: Enumeron, { path, ask = [], fill }: View): Promise<void> => {
+  await enumeron.open(path);
+  for (const text of ask) await enumeron.ask(text);
+  await fill?.(enumeron.page);
+  await enumeron.page.keyboard.press('Escape');
+  await enumeron.page.waitForTimeout(300);
+};
