@@ -13,7 +13,9 @@ import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/rou
 import { cards, describeMove, Fact } from '@enumeron/core';
 import { Boot } from '../data/boot';
 import { Journal } from '../data/journal';
+import { FactsStore, MOST_FACTS } from '../pack/facts.store';
 import { PackStore } from '../pack/pack.store';
+import { PatternsStore } from '../pack/patterns.store';
 import { RailPreview } from '../pack/rail-preview';
 import { WantedStore } from '../pack/wanted.store';
 import { Notices } from '../shared/notices';
@@ -40,6 +42,8 @@ export class Shell {
   private readonly announcer = inject(LiveAnnouncer);
   private readonly notices = inject(Notices);
   private readonly wanted = inject(WantedStore);
+  private readonly facts = inject(FactsStore);
+  private readonly patterns = inject(PatternsStore);
   private readonly journal = inject(Journal);
   protected readonly pack = inject(PackStore);
   protected readonly preview = inject(RailPreview).preview;
@@ -80,16 +84,13 @@ export class Shell {
     this.room().nativeElement.focus({ preventScroll: true });
   }
 
-  /** The stores of facts and patterns come with the first use of them. */
   private async tell(fact: Fact): Promise<void> {
-    const { FactsStore, MOST_FACTS } = await import('../pack/facts.store');
-    if (await this.injector.get(FactsStore).add(fact)) await this.router.navigate(['reckon', 'seen']);
+    if (await this.facts.add(fact)) await this.router.navigate(['reckon', 'seen']);
     else void this.notices.show(`At most ${MOST_FACTS} facts are told of one pack. Take one back first.`);
   }
 
   private async riffled(riffles: number): Promise<void> {
-    const { PatternsStore } = await import('../pack/patterns.store');
-    await this.injector.get(PatternsStore).set('key-card', 'riffles', riffles);
+    await this.patterns.set('key-card', 'riffles', riffles);
     await this.router.navigate(['reckon', 'key-card']);
   }
 
