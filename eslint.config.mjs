@@ -20,7 +20,10 @@ const roomBoundaries = ROOMS.map((room) => ({
       {
         patterns: [
           {
-            group: ROOMS.filter((other) => other !== room).map((other) => `**/${other}/**`),
+            group: [
+              ...ROOMS.filter((other) => other !== room).map((other) => `**/${other}/**`),
+              '!@enumeron/core/**',
+            ],
             message: 'Rooms do not import each other.',
           },
         ],
@@ -89,7 +92,7 @@ export default tseslint.config(
         {
           patterns: [
             {
-              group: [...ROOMS, 'frame'].map((folder) => `**/${folder}/**`),
+              group: [...[...ROOMS, 'frame'].map((folder) => `**/${folder}/**`), '!@enumeron/core/**'],
               message: 'Rooms and frame import this.',
             },
           ],

@@ -5,6 +5,6 @@ module.exports = {
   testEnvironment: '<rootDir>/jest.env.cjs',
   setupFilesAfterEnv: ['<rootDir>/jest.setup.ts'],
   testMatch: ['<rootDir>/src/**/*.spec.ts'],
-  moduleNameMapper: { '^@enumeron/core$': '<rootDir>/../core/src/index.ts' },
+  moduleNameMapper: { '^@enumeron/core/(.*)$': '<rootDir>/../core/src/$1/index.ts' },
   transformIgnorePatterns: ['node_modules/(?!(.*\\.mjs$|d3-|internmap/))'],
 };

@@ -6,9 +6,6 @@ import { ROOT } from './run.mjs';
 /** The fonts that the first screen is set in; the build names them by their contents. */
 const FIRST_FONTS = /^(?:familjen-grotesk|atkinson-hyperlegible-(?:next|mono))-latin-wght-normal-|^suits-/;
 
-/** What the first screen runs: the frame, and the room that opens when no other is asked for. */
-const FIRST_SCRIPTS = ['src/main.ts', 'src/app/reckon/reckon.routes.ts'];
-
 const fontLinks = (folder) => {
   const names = readdirSync(join(ROOT, folder, 'media')).filter((name) => FIRST_FONTS.test(name));
   if (names.length !== 4) throw new Error(`Expected 4 fonts to fetch first, found: ${names.join(', ')}`);
@@ -17,20 +14,16 @@ const fontLinks = (folder) => {
   );
 };
 
-/** The largest first: it is the frame, which the others wait for. */
+/** The frame's scripts, the first room's among them; the largest first, for the others wait for it. */
 const scriptLinks = (folder) => {
   const outputs = readOutputs(folder);
-  const names = FIRST_SCRIPTS.flatMap((entry) => [...closure(outputs, outputOf(outputs, entry))]);
-  return [...new Set(names)]
+  return [...closure(outputs, outputOf(outputs, 'src/main.ts'))]
     .filter((name) => name.endsWith('.js'))
     .sort((a, b) => outputs[b].bytes - outputs[a].bytes)
     .map((name) => `<link rel="modulepreload" href="${name}">`);
 };
 
-/**
- * Has the browser fetch all that the first screen needs at once. The build itself names only some scripts;
- * the others, and the first room's, would be found one wave after the other as scripts are run.
- */
+/** Has the browser fetch all that the first screen needs at once, with the fonts behind the largest script. */
 export const preload = (folder) => {
   const page = join(ROOT, folder, 'index.html');
   const [frame, ...others] = scriptLinks(folder);

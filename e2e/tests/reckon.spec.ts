@@ -38,11 +38,13 @@ test('the same by pointer: pad, fields, another way, done, undo button', async (
   await enumeron.open();
   await page
     .getByRole('group', { name: 'Card seen at the face' })
-    .getByText('king of hearts')
-    .locator('..')
+    .getByRole('button', { name: 'king of hearts' })
     .click();
   await expect(enumeron.status()).toContainText('turned 3');
-  await page.getByRole('group', { name: 'Card wanted' }).getByText('seven of diamonds').locator('..').click();
+  await page
+    .getByRole('group', { name: 'Card wanted' })
+    .getByRole('button', { name: 'seven of diamonds' })
+    .click();
   await page.getByRole('textbox', { name: 'number' }).click();
   await page.keyboard.type('15');
   await expect(enumeron.answer()).toContainText('Move 2 cards');

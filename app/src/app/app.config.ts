@@ -4,7 +4,11 @@ import {
   provideAppInitializer,
   provideBrowserGlobalErrorListeners,
 } from '@angular/core';
-import { provideRouter, withComponentInputBinding } from '@angular/router';
+import {
+  provideRouter,
+  withComponentInputBinding,
+  withEnabledBlockingInitialNavigation,
+} from '@angular/router';
 import { ROUTES } from './app.routes';
 import { Boot } from './data/boot';
 import { fontsReady } from './frame/fonts';
@@ -13,7 +17,7 @@ import { provideIcons } from './frame/icons';
 export const appConfig: ApplicationConfig = {
   providers: [
     provideBrowserGlobalErrorListeners(),
-    provideRouter(ROUTES, withComponentInputBinding()),
+    provideRouter(ROUTES, withComponentInputBinding(), withEnabledBlockingInitialNavigation()),
     provideIcons(),
     provideAppInitializer(() => Promise.all([inject(Boot).run(), fontsReady()])),
   ],

@@ -1,15 +1,18 @@
 import { Routes } from '@angular/router';
+import { RECKON_ROUTES } from './reckon/reckon.routes';
 
-const reckon = (): Promise<Routes> => import('./reckon/reckon.routes').then((module) => module.RECKON_ROUTES);
 const arrange = (): Promise<Routes> =>
   import('./arrange/arrange.routes').then((module) => module.ARRANGE_ROUTES);
 
 /** Fetches the room that an address opens while the frame is being set up. */
 export const fetchAhead = (path: string): void => {
-  void (path.startsWith('/arrange') ? arrange() : reckon());
+  if (path.startsWith('/arrange')) void arrange();
 };
 
-/** Each room is loaded when it is opened for the first time. */
+/**
+ * Reckon, which opens when no other room is asked for, comes with the frame: as a part of its own it would be a
+ * dozen scripts more, and the first answer would wait for them. Each other room is loaded when it is opened.
+ */
 export const ROUTES: Routes = [
   { path: '', pathMatch: 'full', redirectTo: 'reckon' },
   {
@@ -20,7 +23,7 @@ export const ROUTES: Routes = [
   {
     path: 'reckon',
     title: 'Reckon · Enumeron',
-    loadChildren: reckon,
+    children: RECKON_ROUTES,
   },
   {
     path: 'settings',

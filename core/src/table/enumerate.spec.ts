@@ -165,7 +165,7 @@ test('a sight leaves worlds out, also by rank, suit, size and remainder; either 
   ).toEqual([3]);
 });
 
-test('ill-formed steps are refused with the step named, and a budget ends a run', () => {
+test('ill-formed steps are refused with the step named, and a budget or enough worlds end a run', () => {
   const problems = (...steps: Step[]): string[] => {
     const outcome = compile({ pack: small }, steps);
     return outcome.ok ? [] : outcome.problems.map(({ where, what }) => `${where ?? ''}: ${what}`);
@@ -183,4 +183,7 @@ test('ill-formed steps are refused with the step named, and a budget ends a run'
   if (!outcome.ok) throw new Error();
   expect(enumerate(outcome.program, () => undefined, 100)).toBeUndefined();
   expect(enumerate(outcome.program, () => undefined)).toBe(500);
+  const shown: number[] = [];
+  expect(enumerate(outcome.program, ({ values }) => shown.push(values[0]), 10, 3)).toBe(3);
+  expect(shown).toEqual([1, 2, 3]);
 });

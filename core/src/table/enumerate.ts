@@ -189,12 +189,14 @@ const ready = (program: Program): readonly Ready[] =>
  * the end. The world shown is used again: copy what is to be kept.
  *
  * @param budget how many steps may be done; the run ends when there are more.
+ * @param most how many worlds are wanted; the run ends when they have been shown.
  * @returns how many worlds were shown, or undefined when the budget did not last.
  */
 export const enumerate = (
   program: Program,
   visit: (world: World) => void,
   budget = Number.POSITIVE_INFINITY,
+  most = Number.POSITIVE_INFINITY,
 ): number | undefined => {
   const steps = ready(program);
   // One world for each step that changes packets: what is before it stays for the next choice.
@@ -206,7 +208,7 @@ export const enumerate = (
       const step = steps[index];
       if (step.choice) {
         const [low, high] = [step.from(world), step.to(world)];
-        for (let value = low; value <= high && done <= budget; value++) {
+        for (let value = low; value <= high && done <= budget && shown < most; value++) {
           if (step.promises && !step.promises(world, value)) continue;
           world.values[step.value] = value;
           run(index + 1, world);

@@ -2,7 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatIcon } from '@angular/material/icon';
 import { NavigationEnd, Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
-import { Card, freeSlots, sayProblem } from '@enumeron/core';
+import { freeSlots } from '@enumeron/core/arrange';
+import { Card, sayProblem } from '@enumeron/core/deck';
 import { filter, map, startWith } from 'rxjs';
 import { OrderRow } from '../data/rows';
 import { OrdersStore } from '../data/orders.store';

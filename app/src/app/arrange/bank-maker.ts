@@ -2,14 +2,10 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { MatButton } from '@angular/material/button';
 import { MatFormField, MatHint, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
+import { BankPosition, countingRun, fillSlots, freeSlots, layBank } from '@enumeron/core/arrange';
 import {
-  BankPosition,
   cardOf,
-  countingRun,
-  fillSlots,
   formatOrder,
-  freeSlots,
-  layBank,
   mateOf,
   Problem,
   RANKS,
@@ -19,7 +15,7 @@ import {
   Suit,
   SUITS,
   whyNotCard,
-} from '@enumeron/core';
+} from '@enumeron/core/deck';
 import { Origin } from '../data/rows';
 import { PackStore } from '../pack/pack.store';
 import { previewOnRail } from '../pack/rail-preview';

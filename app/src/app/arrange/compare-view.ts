@@ -1,7 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { MatFormField, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
-import { Card, cards, compareOrders, placeOf, properties, showCard } from '@enumeron/core';
+import { compareOrders, properties } from '@enumeron/core/arrange';
+import { Card, placeOf, showCard } from '@enumeron/core/deck';
+import { cards } from '@enumeron/core/moves';
 import { OrdersStore } from '../data/orders.store';
 import { OrderRow } from '../data/rows';
 import { CardFace } from '../shared/card-face';

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
-import { showCard, suitOf } from '@enumeron/core';
+import { showCard, suitOf } from '@enumeron/core/deck';
 import { OrdersStore } from '../data/orders.store';
 import { placeAngle, pointAt } from '../shared/ring.geometry';
 import { OrderSheet } from '../shared/order-sheet';

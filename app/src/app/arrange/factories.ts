@@ -1,4 +1,5 @@
-import { Factory, showSuit, Suit } from '@enumeron/core';
+import { Factory } from '@enumeron/core/arrange';
+import { showSuit, Suit } from '@enumeron/core/deck';
 
 /** A usual way in which a new pack comes, told by its pattern. */
 export interface FactoryLayout {

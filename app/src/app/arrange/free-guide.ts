@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { Card, Freedom, gatherHeaps, heapNames, layAll, layCard } from '@enumeron/core';
+import { Freedom, gatherHeaps, heapNames, layAll, layCard } from '@enumeron/core/arrange';
+import { Card } from '@enumeron/core/deck';
 import { NextCard } from '../shared/next-card';
 import { OrderSheet } from '../shared/order-sheet';
 import { HeapView } from './heap-view';

@@ -1,4 +1,5 @@
-import { Card, Freedom, freedomFits } from '@enumeron/core';
+import { Freedom, freedomFits } from '@enumeron/core/arrange';
+import { Card } from '@enumeron/core/deck';
 import { Origin } from '../data/rows';
 
 /** What an order leaves free by the way in which it was made, when it leaves anything. */

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { Card, checkGlimpses, PlacedCard, showCard } from '@enumeron/core';
+import { checkGlimpses, PlacedCard } from '@enumeron/core/arrange';
+import { Card, showCard } from '@enumeron/core/deck';
 import { CardText } from '../shared/card-text';
 import { EntryField } from '../shared/entry-field';
 import { NextCard } from '../shared/next-card';

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
-import { HeadRecipe } from '@enumeron/core';
+import { HeadRecipe } from '@enumeron/core/arrange';
 import { CardText } from '../shared/card-text';
 
 /** How a stack number is computed in the head, and one card worked out. */

@@ -1,20 +1,18 @@
 import { TestBed } from '@angular/core/testing';
 import { Router } from '@angular/router';
+import { orderByRecipe, properties, spreadCounter } from '@enumeron/core/arrange';
 import {
   Card,
   mateOf,
   numberOrder,
-  orderByRecipe,
   parseCard,
   parseOrder,
   placeOf,
-  properties,
   rankOf,
   RANKS,
   seededRng,
-  spreadCounter,
   suitOf,
-} from '@enumeron/core';
+} from '@enumeron/core/deck';
 import { of } from 'rxjs';
 import { freshApp, until } from '../../testing/fresh';
 import { render, Rendered } from '../../testing/render';

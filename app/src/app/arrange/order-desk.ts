@@ -10,7 +10,7 @@ import {
   signal,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { Card, Entry, formatCard, JOKERS, missingCards } from '@enumeron/core';
+import { Card, Entry, formatCard, JOKERS, missingCards } from '@enumeron/core/deck';
 import { CardFace } from '../shared/card-face';
 import { NextCard } from '../shared/next-card';
 import { RovingGrid } from '../shared/roving-grid';

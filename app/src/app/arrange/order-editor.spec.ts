@@ -1,6 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import { Router } from '@angular/router';
-import { formatOrder } from '@enumeron/core';
+import { formatOrder } from '@enumeron/core/deck';
 import { freshApp, until } from '../../testing/fresh';
 import { render, Rendered } from '../../testing/render';
 import { textFile } from '../../testing/text-file';

@@ -28,7 +28,7 @@ import {
   readEntries,
   sayProblem,
   showCard,
-} from '@enumeron/core';
+} from '@enumeron/core/deck';
 import { debounceTime, Subject } from 'rxjs';
 import { Drafts, TEXT_LIMIT } from '../data/drafts';
 import { readOrderFile } from '../data/order-files';

@@ -1,17 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
 import { MatFormField, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
-import {
-  applyMove,
-  askOrder,
-  Card,
-  ComposedWay,
-  CutCase,
-  parsePart,
-  Question,
-  Relation,
-  sayProblem,
-} from '@enumeron/core';
+import { askOrder, ComposedWay, CutCase, Question, Relation } from '@enumeron/core/arrange';
+import { Card, parsePart, sayProblem } from '@enumeron/core/deck';
+import { applyMove } from '@enumeron/core/moves';
 import { CardText } from '../shared/card-text';
 import { readMoves } from './read-move';
 

@@ -1,4 +1,4 @@
-import { showSuit } from '@enumeron/core';
+import { showSuit } from '@enumeron/core/deck';
 import { Origin } from '../data/rows';
 
 /** How an order was made, in a few words for the list. */

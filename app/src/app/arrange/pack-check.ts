@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
-import { Card, checkPack, mod, numberOrder, showCard } from '@enumeron/core';
+import { checkPack } from '@enumeron/core/arrange';
+import { Card, mod, numberOrder, showCard } from '@enumeron/core/deck';
 import { CardText } from '../shared/card-text';
 import { NextCard } from '../shared/next-card';
 import { OrderSheet } from '../shared/order-sheet';

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
-import { Card } from '@enumeron/core';
+import { Card } from '@enumeron/core/deck';
 import { Journal } from '../data/journal';
 import { OrderRow } from '../data/rows';
 import { PackStore } from '../pack/pack.store';

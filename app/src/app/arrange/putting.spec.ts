@@ -1,18 +1,16 @@
 import { TestBed } from '@angular/core/testing';
+import { findRoute, orderByRule } from '@enumeron/core/arrange';
 import {
-  applyMove,
   Card,
-  cut,
-  findRoute,
   formatCard,
   mateOf,
   numberOrder,
-  orderByRule,
   parseCard,
   seededRng,
   showCard,
   shuffled,
-} from '@enumeron/core';
+} from '@enumeron/core/deck';
+import { applyMove, cut } from '@enumeron/core/moves';
 import { Observable, of } from 'rxjs';
 import { freshApp, until } from '../../testing/fresh';
 import { render, Rendered } from '../../testing/render';
@@ -45,7 +43,7 @@ beforeEach(async () => {
 
 const press = async (rendered: Rendered<unknown>, card: Card): Promise<void> => {
   const suits = [...rendered.all('en-card-pad button')];
-  const found = suits.find((each) => each.querySelector('.card')?.textContent === showCard(card));
+  const found = suits.find((each) => each.textContent === showCard(card));
   found?.click();
   await rendered.fixture.whenStable();
 };

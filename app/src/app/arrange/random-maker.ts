@@ -2,7 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, signal } from '@angular/c
 import { MatButton } from '@angular/material/button';
 import { MatFormField, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
-import { Conditions, numberOrder, randomOrder, sayProblem, seededRng } from '@enumeron/core';
+import { Conditions, randomOrder } from '@enumeron/core/arrange';
+import { numberOrder, sayProblem, seededRng } from '@enumeron/core/deck';
 import { Origin } from '../data/rows';
 import { previewOnRail } from '../pack/rail-preview';
 import { OrderSheet } from '../shared/order-sheet';

@@ -1,4 +1,5 @@
-import { applyMove, Move, numberOrder, parseCard } from '@enumeron/core';
+import { numberOrder, parseCard } from '@enumeron/core/deck';
+import { applyMove, Move } from '@enumeron/core/moves';
 import { MOVE_USAGE, readMove, readMoves } from './read-move';
 
 const pack = numberOrder();

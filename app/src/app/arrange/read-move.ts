@@ -1,4 +1,5 @@
-import { applyMove, cards, Move, Order, parseCard, placeOf, showCard } from '@enumeron/core';
+import { Order, parseCard, placeOf, showCard } from '@enumeron/core/deck';
+import { applyMove, cards, Move } from '@enumeron/core/moves';
 
 /** What a text was read as: a move, or what is wrong with it; neither while it is empty. */
 export interface MoveReading {

@@ -1,4 +1,4 @@
-import { HeadRecipe, rankRowRecipe, rotatingRecipe, Rule } from '@enumeron/core';
+import { HeadRecipe, rankRowRecipe, rotatingRecipe, Rule } from '@enumeron/core/arrange';
 
 /** The card that examples are worked with: seven of diamonds. */
 const EXAMPLE = 19;

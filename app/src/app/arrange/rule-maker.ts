@@ -3,20 +3,18 @@ import { MatButton } from '@angular/material/button';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { MatFormField, MatHint, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
+import { halfOfMates, orderByRule, Rule } from '@enumeron/core/arrange';
 import {
   formatOrder,
-  halfOfMates,
   numberOrder,
-  orderByRule,
   parseCard,
   parseRank,
   parseSuit,
   readEntries,
-  Rule,
   sayProblem,
   seededRng,
   shuffled,
-} from '@enumeron/core';
+} from '@enumeron/core/deck';
 import { Origin } from '../data/rows';
 import { previewOnRail } from '../pack/rail-preview';
 import { OrderSheet } from '../shared/order-sheet';

@@ -3,7 +3,7 @@ import { MatButton } from '@angular/material/button';
 import { MatFormField, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
 import { Router } from '@angular/router';
-import { Card } from '@enumeron/core';
+import { Card } from '@enumeron/core/deck';
 import { OrdersStore } from '../data/orders.store';
 import { nameProblem, Origin } from '../data/rows';
 

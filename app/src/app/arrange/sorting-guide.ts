@@ -1,17 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
-import {
-  Card,
-  isJoker,
-  isSecond,
-  RANKS,
-  sortingHeap,
-  sortingPass,
-  sortingPlan,
-  SUITS,
-  cards,
-} from '@enumeron/core';
+import { sortingHeap, sortingPass, sortingPlan } from '@enumeron/core/arrange';
+import { Card, isJoker, isSecond, RANKS, SUITS } from '@enumeron/core/deck';
+import { cards } from '@enumeron/core/moves';
 import { CardFace } from '../shared/card-face';
 import { NextCard } from '../shared/next-card';
 import { HeapView } from './heap-view';

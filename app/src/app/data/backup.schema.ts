@@ -1,5 +1,6 @@
 import Joi from 'joi';
-import { LARGEST_PACK, Outcome, parseCard, Tolerance } from '@enumeron/core';
+import { LARGEST_PACK, Outcome, parseCard } from '@enumeron/core/deck';
+import { Tolerance } from '@enumeron/core/reckon';
 import { nameProblem, Origin } from './rows';
 import { readJson } from './read-json';
 import { check, originSchema, toleranceSchema } from './schemas';

@@ -1,5 +1,6 @@
 import { TestBed } from '@angular/core/testing';
-import { cut, parseCard } from '@enumeron/core';
+import { parseCard } from '@enumeron/core/deck';
+import { cut } from '@enumeron/core/moves';
 import { freshApp, until } from '../../testing/fresh';
 import { PackStore } from '../pack/pack.store';
 import { BackupService, backupName } from './backup';

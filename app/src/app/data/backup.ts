@@ -1,5 +1,5 @@
 import { inject, Injectable } from '@angular/core';
-import { formatCard, formatOrder, Outcome, parseCard } from '@enumeron/core';
+import { formatCard, formatOrder, Outcome, parseCard } from '@enumeron/core/deck';
 import type { Backup, PackBackup } from './backup.schema';
 import { DATABASE } from './db';
 import { Journal, Write } from './journal';

@@ -1,8 +1,8 @@
-import { inject, Injectable, signal } from '@angular/core';
+import { afterNextRender, inject, Injectable, Injector, signal } from '@angular/core';
 import { DATABASE } from './db';
 import { Action, leftInFlight } from './in-flight';
 import { Journal } from './journal';
-import { sampleOrders } from './sample';
+import { OrderRow } from './rows';
 import { StateRows } from './state-row';
 
 /** What must be read before the first screen: the demo data on the first visit, then the state. */
@@ -11,19 +11,24 @@ export class Boot {
   private readonly db = inject(DATABASE);
   private readonly journal = inject(Journal);
   private readonly rows = inject(StateRows);
+  private readonly injector = inject(Injector);
 
   /** Set when the browser keeps nothing: the application works, and forgets. */
   readonly trouble = signal<string | undefined>(undefined);
 
-  /** On a first visit nothing is stored yet, so the screen does not wait until the demo data is. */
+  /**
+   * On a first visit nothing is stored yet, so the screen does not wait for storage, nor share the machine with
+   * it: both would be a third slower.
+   */
   async run(): Promise<void> {
-    const stored = this.open();
-    if (visitedBefore()) await stored;
+    if (visitedBefore()) await this.open();
+    else void painted(this.injector).then(() => this.open());
   }
 
   private async open(): Promise<void> {
     try {
       await this.seed();
+      this.db.letIn();
       await this.finishWrites();
       if (visitedBefore()) await this.rows.load();
       rememberVisit();
@@ -33,6 +38,8 @@ export class Boot {
         'This browser keeps no data for Enumeron just now (private window, or storage full). ' +
           'All of it works, but nothing will be there after a reload.',
       );
+    } finally {
+      this.db.letIn();
     }
   }
 
@@ -45,23 +52,29 @@ export class Boot {
   }
 
   /** Lays out the demo data unless that has been done before. */
-  async seed(): Promise<void> {
+  private async seed(): Promise<void> {
+    if (await this.db.state.get('seeded')) return;
+    const { sampleOrders } = await import('./sample');
     await this.db.transaction('rw', this.db.orders, this.db.state, async () => {
-      if (await this.db.state.get('seeded')) return;
-      const samples = sampleOrders();
-      const [{ id, name, cards }] = samples;
-      await this.db.orders.bulkPut(samples);
-      await this.db.state.put({ id: 'pack', orderId: id, name, home: cards, now: cards });
-      await this.db.state.put({ id: 'seeded', at: Date.now() });
+      // Another tab may have been faster.
+      if (!(await this.db.state.get('seeded'))) await this.layOut(sampleOrders());
     });
   }
 
   /** Takes everything away, the journal too, and begins as on the first visit. Cannot be undone. */
   async eraseAll(): Promise<void> {
+    const { sampleOrders } = await import('./sample');
     await this.db.transaction('rw', this.db.tables, async () => {
       await Promise.all(this.db.tables.map((table) => table.clear()));
-      await this.seed();
+      await this.layOut(sampleOrders());
     });
+  }
+
+  private async layOut(samples: readonly OrderRow[]): Promise<void> {
+    const [{ id, name, cards }] = samples;
+    await this.db.orders.bulkPut(samples);
+    await this.db.state.put({ id: 'pack', orderId: id, name, home: cards, now: cards });
+    await this.db.state.put({ id: 'seeded', at: Date.now() });
   }
 }
 
@@ -83,6 +96,13 @@ const rememberVisit = (): void => {
     // Without it the first screen waits for the database; nothing else changes.
   }
 };
+
+/** Resolves when the first screen has been painted, or a second later in a tab that is not shown. */
+const painted = (injector: Injector): Promise<void> =>
+  new Promise((resolve) => {
+    afterNextRender(() => requestAnimationFrame(() => setTimeout(resolve)), { injector });
+    setTimeout(resolve, 1000);
+  });
 
 /** Asks the browser not to clear the data when it runs short of room. */
 const askToPersist = async (): Promise<void> => {

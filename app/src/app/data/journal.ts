@@ -1,7 +1,5 @@
 import { inject, Injectable } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { liveQuery } from 'dexie';
-import { from } from 'rxjs';
 import { DATABASE } from './db';
 import { Action, keepInFlight } from './in-flight';
 import { Change, JournalRow } from './rows';
@@ -19,13 +17,13 @@ const DEPTH = 300;
 @Injectable({ providedIn: 'root' })
 export class Journal {
   private readonly db = inject(DATABASE);
-  private queue: Promise<unknown> = Promise.resolve();
+  private queue: Promise<unknown> = this.db.laidOut;
   private inFlight: readonly Action[] = [];
 
   /** What undo would take back, or undefined when there is nothing. */
-  readonly undoable = toSignal(from(liveQuery(() => this.lastDone().then((row) => row?.label))));
+  readonly undoable = toSignal(this.db.live(() => this.lastDone().then((row) => row?.label)));
   /** What redo would do again, or undefined. */
-  readonly redoable = toSignal(from(liveQuery(() => this.firstUndone().then((row) => row?.label))));
+  readonly redoable = toSignal(this.db.live(() => this.firstUndone().then((row) => row?.label)));
 
   /** Writes rows as one action. Rejects, with nothing written, when storage refuses. */
   async commit(label: string, writes: readonly Write[]): Promise<void> {

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { numberOrder, Order, parseOrder, seededRng, shuffled } from '@enumeron/core';
+import { numberOrder, Order, parseOrder, seededRng, shuffled } from '@enumeron/core/deck';
 import { fileNameFor, ORDER_FILES, OrderFileKind, readOrderFile } from './order-files';
 
 const kind = (ending: string): OrderFileKind =>

@@ -1,14 +1,5 @@
-import {
-  layOut,
-  makeOrderJson,
-  makeStripSvg,
-  Order,
-  OrderLayout,
-  Outcome,
-  parseOrderJson,
-  placeOf,
-  showCard,
-} from '@enumeron/core';
+import { Order, Outcome, placeOf, showCard } from '@enumeron/core/deck';
+import { layOut, makeOrderJson, makeStripSvg, OrderLayout, parseOrderJson } from '@enumeron/core/formats';
 import { readJson } from './read-json';
 
 /** A way to write an order into a file. */

@@ -1,12 +1,10 @@
 import { effect, inject, Injectable, signal } from '@angular/core';
-import { Card, Problem } from '@enumeron/core';
-import { liveQuery } from 'dexie';
-import { filter, from, switchMap } from 'rxjs';
+import { Card, Problem } from '@enumeron/core/deck';
+import { switchMap } from 'rxjs';
 import { Boot } from './boot';
 import { DATABASE } from './db';
 import { Journal, Write } from './journal';
 import { BesideRow, LaidPack, OrderRow, Origin, PackRow } from './rows';
-import { sampleOrders } from './sample';
 
 /** A stored row that is not an order; it is left as it is. */
 export interface DamagedOrder {
@@ -50,11 +48,9 @@ export class OrdersStore {
 
   constructor() {
     // Only what was read last counts: the checks of an earlier reading may end later.
-    from(liveQuery(() => this.laidOut()))
-      .pipe(
-        filter((rows) => rows !== undefined),
-        switchMap(sorted),
-      )
+    this.db
+      .live(() => this.db.orders.toArray())
+      .pipe(switchMap(sorted))
       .subscribe({
         next: ({ good, damaged }) => {
           this.all.set(good);
@@ -111,12 +107,8 @@ export class OrdersStore {
 
   /** Lays out the sample orders again, beside the user's own. */
   async restoreSamples(): Promise<void> {
+    const { sampleOrders } = await import('./sample');
     await this.journal.commit('restore the sample orders', sampleOrders().map(put));
-  }
-
-  /** The stored rows, or undefined as long as the sample orders of a first visit are still to come. */
-  private async laidOut(): Promise<OrderRow[] | undefined> {
-    return (await this.db.state.get('seeded')) ? this.db.orders.toArray() : undefined;
   }
 
   /** Writes for the packs in hand and beside that are in this order. */

@@ -1,4 +1,4 @@
-import { Outcome } from '@enumeron/core';
+import { Outcome } from '@enumeron/core/deck';
 
 /** Line and column, both from 1, of a place in a text. */
 const lineAndColumn = (text: string, offset: number): string => {

@@ -1,4 +1,8 @@
-import { ALL_HANDLINGS, Bank, Card, Conditions, Fact, Move, Rule, Tolerance } from '@enumeron/core';
+import { Bank, Conditions, Rule } from '@enumeron/core/arrange';
+import { Card } from '@enumeron/core/deck';
+import { Move } from '@enumeron/core/moves';
+import { ALL_HANDLINGS, Tolerance } from '@enumeron/core/reckon';
+import { Fact } from '@enumeron/core/reckon/facts';
 
 /** How an order was made, where it was not written by hand: enough to make it again. */
 export type Origin =

@@ -1,24 +1,10 @@
-import {
-  BankPosition,
-  Card,
-  cardOf,
-  fillSlots,
-  freeSlots,
-  layBank,
-  Order,
-  parseOrder,
-  RANKS,
-  SUITS,
-} from '@enumeron/core';
+import { BankPosition, fillSlots, freeSlots, layBank } from '@enumeron/core/arrange';
+import { Card, cardOf, parseOrder, RANKS, SUITS } from '@enumeron/core/deck';
 import { OrderRow, Origin } from './rows';
+import { TIDEMARK } from './tidemark';
 
-/** The demo world: the orders of a weekly late set at the Salt Room. */
+/** The demo world: the orders of a weekly late set at the Salt Room, beside Tidemark. */
 const SAMPLES: readonly (readonly [id: string, name: string, cards: string])[] = [
-  [
-    'sample-tidemark',
-    'Tidemark',
-    'AC 3H KH 9D QC 4C JH AS 6D QS TC 5H KS 7S 3C TH 7H JS 5S 7D 3S 6C 2C 8H JD 8S 6S 2D 8C TD QD 6H 9S 3D TS AD 5D 2H 4S 8D AH 5C 9H 2S 4H KC 7C QH 4D 9C JC KD',
-  ],
   [
     'sample-nine-five-wheel',
     'Nine-five wheel',
@@ -37,63 +23,60 @@ const cardsOf = (text: string): readonly Card[] => {
   return outcome.order;
 };
 
-/** The cards of Tidemark fall into the free slots of the banks. */
-const banks = (): OrderRow[] => {
-  const tidemark = cardsOf(SAMPLES[0][2]);
-  const groups = ([6, 7, 8] as const).flatMap((rank) => SUITS.map((suit) => cardOf(rank, suit)));
-  return [
-    bankOrder(
-      'sample-breakwater',
-      'Breakwater',
-      RANKS.map((rank) => cardOf(rank, 2)),
-      {
-        kind: 'behind',
-        count: 20,
-      },
-    ),
-    bankOrder('sample-lamp-room', 'Lamp room', groups, { kind: 'around the middle' }, true),
-  ].map((make, index) => make(tidemark, SAMPLES.length + index));
+/** A bank among cards of Tidemark, which fall into its free slots. */
+const bankOrder = (
+  [id, name]: readonly [id: string, name: string],
+  cards: readonly Card[],
+  position: BankPosition,
+  at: number,
+  loose?: true,
+): OrderRow => {
+  const outcome = layBank(cards, position, TIDEMARK.cards.length);
+  if (!outcome.ok) throw new Error('a sample bank has no room');
+  const bank = loose ? { ...outcome.bank, loose } : outcome.bank;
+  return {
+    id,
+    name,
+    cards: fillSlots(freeSlots(bank, TIDEMARK.cards.length), TIDEMARK.cards),
+    origin: { kind: 'bank', bank },
+    sample: true,
+    made: at,
+    changed: at,
+  };
 };
 
-const bankOrder =
-  (id: string, name: string, cards: readonly Card[], position: BankPosition, loose?: true) =>
-  (pack: Order, at: number): OrderRow => {
-    const outcome = layBank(cards, position, pack.length);
-    if (!outcome.ok) throw new Error('a sample bank has no room');
-    const bank = loose ? { ...outcome.bank, loose } : outcome.bank;
-    return {
-      id,
-      name,
-      cards: fillSlots(freeSlots(bank, pack.length), pack),
-      origin: { kind: 'bank', bank },
-      sample: true,
-      made: at,
-      changed: at,
-    };
-  };
+const banks = (): OrderRow[] => {
+  const diamonds = RANKS.map((rank) => cardOf(rank, 2));
+  const groups = ([6, 7, 8] as const).flatMap((rank) => SUITS.map((suit) => cardOf(rank, suit)));
+  return [
+    bankOrder(['sample-breakwater', 'Breakwater'], diamonds, { kind: 'behind', count: 20 }, 3),
+    bankOrder(['sample-lamp-room', 'Lamp room'], groups, { kind: 'around the middle' }, 4, true),
+  ];
+};
 
 /** The rules that made two of them. */
 const origins = (): Readonly<Partial<Record<string, Origin>>> => ({
   'sample-nine-five-wheel': {
     kind: 'rule',
-    rule: { kind: 'rotating', first: cardsOf(SAMPLES[1][2])[0], step: 5, suits: [1, 3, 2, 0] },
+    rule: { kind: 'rotating', first: cardsOf(SAMPLES[0][2])[0], step: 5, suits: [1, 3, 2, 0] },
   },
   'sample-twin-harbours': {
     kind: 'rule',
-    rule: { kind: 'mirrored halves', half: cardsOf(SAMPLES[2][2]).slice(0, 26) },
+    rule: { kind: 'mirrored halves', half: cardsOf(SAMPLES[1][2]).slice(0, 26) },
   },
 });
 
 /** The sample orders as rows, the demo order Tidemark first. */
 export const sampleOrders = (): OrderRow[] => [
+  TIDEMARK,
   ...SAMPLES.map(([id, name, cards], index) => ({
     id,
     name,
     cards: cardsOf(cards),
     origin: origins()[id],
     sample: true,
-    made: index,
-    changed: index,
+    made: 1 + index,
+    changed: 1 + index,
   })),
   ...banks(),
 ];

@@ -1,5 +1,5 @@
 import Joi from 'joi';
-import { formatOrder, isCard, LARGEST_PACK, Outcome, Problem } from '@enumeron/core';
+import { formatOrder, isCard, LARGEST_PACK, Outcome, Problem } from '@enumeron/core/deck';
 import { TEXT_LIMIT } from './drafts';
 import { nameProblem, OrderRow, StateRow } from './rows';
 

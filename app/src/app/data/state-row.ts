@@ -1,6 +1,5 @@
 import { inject, Injectable, Signal, signal } from '@angular/core';
-import { liveQuery } from 'dexie';
-import { catchError, EMPTY, filter, from, switchMap } from 'rxjs';
+import { catchError, EMPTY, filter, switchMap } from 'rxjs';
 import { DATABASE } from './db';
 import { StateRow } from './rows';
 
@@ -36,7 +35,8 @@ export class StateRows {
       const outdated = writes.open > 0 || writes.begun !== begun;
       return outdated ? undefined : ((readState(row) as Row | undefined) ?? fallback);
     };
-    from(liveQuery(() => this.db.state.get(fallback.id)))
+    this.db
+      .live(() => this.db.state.get(fallback.id))
       .pipe(
         switchMap(checked),
         filter((row) => row !== undefined),

@@ -1,6 +1,7 @@
 import { TestBed } from '@angular/core/testing';
-import { cut } from '@enumeron/core';
+import { cut } from '@enumeron/core/moves';
 import { freshApp, until } from '../../testing/fresh';
+import { PackStore } from '../pack/pack.store';
 import { Boot } from './boot';
 import { Database, DATABASE } from './db';
 import { Drafts, TEXT_LIMIT } from './drafts';
@@ -30,7 +31,7 @@ describe('the first visit', () => {
   test('lays the demo world out once, and what is deleted stays so', async () => {
     expect(await db.orders.count()).toBe(5);
     await db.orders.delete(tidemark.id);
-    await TestBed.inject(Boot).seed();
+    await TestBed.inject(Boot).run();
     expect(await db.orders.count()).toBe(4);
   });
 
@@ -38,6 +39,19 @@ describe('the first visit', () => {
     localStorage.clear();
     await TestBed.inject(Boot).run();
     await until(() => localStorage.getItem('enumeron-visited') !== null);
+  });
+
+  test('what is done before the demo data is stored comes behind it', async () => {
+    TestBed.resetTestingModule();
+    localStorage.clear();
+    db = new Database('first-action');
+    TestBed.configureTestingModule({ providers: [{ provide: DATABASE, useValue: db }] });
+    await TestBed.inject(Boot).run();
+    await TestBed.inject(PackStore).apply({ kind: 'cut', count: 3 });
+    expect((await packRow()).now).toEqual(cut(tidemark.cards, 3));
+    expect(await db.orders.count()).toBe(5);
+    expect(await TestBed.inject(Journal).undo()).toBe('cut 3 cards from the top to the bottom');
+    expect((await packRow()).now).toEqual(tidemark.cards);
   });
 
   test('a browser that stores nothing is told to the user, and the application goes on', async () => {
@@ -210,7 +224,7 @@ test('on a first visit there are no orders yet, which is not the same as none', 
     await new Promise((resolve) => setTimeout(resolve, 5));
   }
   expect(new Set(said)).toEqual(new Set([undefined]));
-  await TestBed.inject(Boot).seed();
+  await TestBed.inject(Boot).run();
   await until(() => store.orders()?.length === 5);
   // Taken away one by one, none are left, and that is told.
   for (const order of store.orders() ?? []) await store.remove(order);

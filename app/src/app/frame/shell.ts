@@ -10,7 +10,8 @@ import {
   viewChild,
 } from '@angular/core';
 import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
-import { cards, describeMove, Fact } from '@enumeron/core';
+import { cards, describeMove } from '@enumeron/core/moves';
+import { Fact } from '@enumeron/core/reckon/facts';
 import { Boot } from '../data/boot';
 import { Journal } from '../data/journal';
 import { FactsStore, MOST_FACTS } from '../pack/facts.store';

@@ -1,5 +1,6 @@
 import { computed, inject, Injectable } from '@angular/core';
-import { describeFact, Fact, sameOrder } from '@enumeron/core';
+import { sameOrder } from '@enumeron/core/deck';
+import { describeFact, Fact } from '@enumeron/core/reckon/facts';
 import { Journal } from '../data/journal';
 import { FactsRow } from '../data/rows';
 import { StateRows } from '../data/state-row';

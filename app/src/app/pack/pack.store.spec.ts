@@ -1,5 +1,6 @@
 import { TestBed } from '@angular/core/testing';
-import { cut, parseCard, sameOrder } from '@enumeron/core';
+import { parseCard, sameOrder } from '@enumeron/core/deck';
+import { cut } from '@enumeron/core/moves';
 import { freshApp, until } from '../../testing/fresh';
 import { Database, DATABASE } from '../data/db';
 import { Journal } from '../data/journal';

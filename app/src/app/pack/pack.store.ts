@@ -1,20 +1,11 @@
 import { computed, inject, Injectable } from '@angular/core';
-import {
-  applyMove,
-  breaksIn,
-  Card,
-  cutBetween,
-  describeMove,
-  Move,
-  offsetOf,
-  placeOf,
-  seamOf,
-  showCard,
-} from '@enumeron/core';
+import { Card, placeOf, showCard } from '@enumeron/core/deck';
+import { applyMove, describeMove, Move } from '@enumeron/core/moves';
+import { breaksIn, cutBetween, offsetOf, seamOf } from '@enumeron/core/reckon';
 import { Journal } from '../data/journal';
 import { BesideRow, Glimpse, OrderRow, PackRow } from '../data/rows';
-import { sampleOrders } from '../data/sample';
 import { StateRows } from '../data/state-row';
+import { TIDEMARK } from '../data/tidemark';
 
 const laid = ({ id, name, cards }: Pick<OrderRow, 'id' | 'name' | 'cards'>): PackRow => ({
   id: 'pack',
@@ -28,7 +19,7 @@ const laid = ({ id, name, cards }: Pick<OrderRow, 'id' | 'name' | 'cards'>): Pac
 @Injectable({ providedIn: 'root' })
 export class PackStore {
   private readonly journal = inject(Journal);
-  private readonly row = inject(StateRows).live<PackRow>(laid(sampleOrders()[0]));
+  private readonly row = inject(StateRows).live<PackRow>(laid(TIDEMARK));
 
   private readonly besideRow = inject(StateRows).live<BesideRow>({ id: 'beside' });
 

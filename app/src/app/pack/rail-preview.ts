@@ -1,5 +1,5 @@
 import { DestroyRef, effect, inject, Injectable, signal } from '@angular/core';
-import { Card } from '@enumeron/core';
+import { Card } from '@enumeron/core/deck';
 
 /** An order that the rail shows in the pack's place while it is being made, and what it is. */
 export interface Preview {

@@ -1,5 +1,6 @@
 import { computed, inject, Injectable, linkedSignal } from '@angular/core';
-import { Card, Handling, handlings, placeOf, toleratedFirst } from '@enumeron/core';
+import { Card, placeOf } from '@enumeron/core/deck';
+import { Handling, handlings, toleratedFirst } from '@enumeron/core/reckon';
 import { DATABASE } from '../data/db';
 import { WantedRow } from '../data/rows';
 import { SettingsStore } from '../data/settings.store';

@@ -1,5 +1,6 @@
 import { TestBed } from '@angular/core/testing';
-import { handlings, parseCard, placeOf } from '@enumeron/core';
+import { parseCard, placeOf } from '@enumeron/core/deck';
+import { handlings } from '@enumeron/core/reckon';
 import { freshApp } from '../../testing/fresh';
 import { render, Rendered } from '../../testing/render';
 import { RailMarks } from '../pack/marks';

@@ -1,5 +1,5 @@
 import { inject, Injectable, signal } from '@angular/core';
-import { Card } from '@enumeron/core';
+import { Card } from '@enumeron/core/deck';
 import { PackStore } from '../pack/pack.store';
 import { WantedStore } from '../pack/wanted.store';
 

@@ -1,4 +1,5 @@
-import { Card, Fact, Rank } from '@enumeron/core';
+import { Card, Rank } from '@enumeron/core/deck';
+import { Fact } from '@enumeron/core/reckon/facts';
 import { Values } from '../pack/patterns.store';
 import { Field, Form } from './field';
 

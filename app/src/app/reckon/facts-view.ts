@@ -2,7 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, sig
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { MatButton, MatIconButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
-import { Card, deduce, Deduction, describeFact, Fact, reckonFacts } from '@enumeron/core';
+import { Card } from '@enumeron/core/deck';
+import { deduce, Deduction, describeFact, Fact, reckonFacts } from '@enumeron/core/reckon/facts';
 import { Observable, of, switchMap } from 'rxjs';
 import { FactsStore, MOST_FACTS } from '../pack/facts.store';
 import { markOnRail } from '../pack/marks';

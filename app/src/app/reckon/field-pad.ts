@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { Order } from '@enumeron/core';
+import { Order } from '@enumeron/core/deck';
 import { FieldValue } from '../data/rows';
 import { ThumbPad } from '../shared/thumb-pad';
 import { Field } from './field';

@@ -1,14 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
 import { Router } from '@angular/router';
-import {
-  describeHandling,
-  handlingMap,
-  handlings,
-  Need,
-  NEEDS,
-  showCard,
-  toleratedFirst,
-} from '@enumeron/core';
+import { showCard } from '@enumeron/core/deck';
+import { describeHandling, handlingMap, handlings, Need, NEEDS, toleratedFirst } from '@enumeron/core/reckon';
 import { scaleBand } from 'd3-scale';
 import { SettingsStore } from '../data/settings.store';
 import { PackStore } from '../pack/pack.store';

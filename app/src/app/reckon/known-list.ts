@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
-import { Card } from '@enumeron/core';
+import { Card } from '@enumeron/core/deck';
 import { CardFace } from '../shared/card-face';
 import { CardText } from '../shared/card-text';
 

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { cardAt, fromFace, handSum, placeOf, placeSum, showCard } from '@enumeron/core';
+import { cardAt, placeOf, showCard } from '@enumeron/core/deck';
+import { fromFace, handSum, placeSum } from '@enumeron/core/reckon';
 import { PackStore } from '../pack/pack.store';
 import { WantedStore } from '../pack/wanted.store';
 import { HandSum } from '../shared/hand-sum';

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { Card } from '@enumeron/core';
+import { Card } from '@enumeron/core/deck';
 import { PackStore } from '../pack/pack.store';
 import { CardPad } from '../shared/card-pad';
 

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { Card, reckonMovedCard, sayProblem } from '@enumeron/core';
+import { Card, sayProblem } from '@enumeron/core/deck';
+import { reckonMovedCard } from '@enumeron/core/reckon/patterns';
 import { PackStore } from '../pack/pack.store';
 import { NextCard } from '../shared/next-card';
 import { OrderSheet } from '../shared/order-sheet';

@@ -1,16 +1,8 @@
 import { TestBed } from '@angular/core/testing';
-import {
-  Card,
-  cardOf,
-  cut,
-  deduce,
-  keyCardCounter,
-  parseCard,
-  RANKS,
-  seededRng,
-  showCard,
-  sameOrder,
-} from '@enumeron/core';
+import { Card, cardOf, parseCard, RANKS, seededRng, showCard, sameOrder } from '@enumeron/core/deck';
+import { cut } from '@enumeron/core/moves';
+import { deduce } from '@enumeron/core/reckon/facts';
+import { keyCardCounter } from '@enumeron/core/reckon/patterns';
 import { of } from 'rxjs';
 import { freshApp, until } from '../../testing/fresh';
 import { render, Rendered } from '../../testing/render';
@@ -57,9 +49,7 @@ beforeEach(async () => {
 });
 
 const press = async (rendered: Rendered<unknown>, name: string): Promise<void> => {
-  const found = rendered
-    .all('en-card-pad button')
-    .find((each) => each.querySelector('.card')?.textContent === showCard(card(name)));
+  const found = rendered.all('en-card-pad button').find((each) => each.textContent === showCard(card(name)));
   found?.click();
   await rendered.fixture.whenStable();
 };

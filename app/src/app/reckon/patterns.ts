@@ -1,13 +1,12 @@
+import { Bank } from '@enumeron/core/arrange';
+import { Order, Rank, Suit } from '@enumeron/core/deck';
+import { Reckoned } from '@enumeron/core/reckon';
 import {
-  Bank,
   Estimate,
-  Order,
-  Rank,
   reckonBankPacket,
   reckonComposedCard,
   reckonCountDown,
   reckonDealtBack,
-  Reckoned,
   reckonGap,
   reckonKeyCard,
   reckonNextRanks,
@@ -15,8 +14,7 @@ import {
   reckonShortGroup,
   reckonTwoCards,
   reckonTwoCuts,
-  Suit,
-} from '@enumeron/core';
+} from '@enumeron/core/reckon/patterns';
 import { Values } from '../pack/patterns.store';
 import { Field, Form } from './field';
 import { PatternPath } from './pattern-names';

@@ -1,5 +1,7 @@
 import { TestBed } from '@angular/core/testing';
-import { deduce, parseCard, sameOrder, cut, Card } from '@enumeron/core';
+import { parseCard, sameOrder, Card } from '@enumeron/core/deck';
+import { cut } from '@enumeron/core/moves';
+import { deduce } from '@enumeron/core/reckon/facts';
 import { of } from 'rxjs';
 import { freshApp, until } from '../../testing/fresh';
 import { onPhone } from '../../testing/phone';

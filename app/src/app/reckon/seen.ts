@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { Card, showCard, suitOf } from '@enumeron/core';
+import { Card, showCard, suitOf } from '@enumeron/core/deck';
 import { PackStore } from '../pack/pack.store';
 import { EntryField } from '../shared/entry-field';
 import { cardCompleter, cardReader } from '../shared/reading';

@@ -9,7 +9,7 @@ import {
   speakSuit,
   suitOf,
   SUITS,
-} from '@enumeron/core';
+} from '@enumeron/core/deck';
 import { FieldValue } from '../data/rows';
 import { EntryField } from '../shared/entry-field';
 import { cardCompleter, cardReader, numberReader, rankReader, Reading } from '../shared/reading';

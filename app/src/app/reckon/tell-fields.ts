@@ -1,6 +1,6 @@
 import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { Card } from '@enumeron/core';
+import { Card } from '@enumeron/core/deck';
 import { PackStore } from '../pack/pack.store';
 import { Viewport } from '../shared/viewport';
 import { valueOf } from './field';

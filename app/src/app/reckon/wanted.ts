@@ -1,17 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChildren } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
+import { showCard, suitOf } from '@enumeron/core/deck';
+import { cards } from '@enumeron/core/moves';
 import {
   describeSame,
   easyRange,
-  cards,
   describeCost,
   describeHandling,
   describeResult,
   offsetOf,
-  showCard,
-  suitOf,
-} from '@enumeron/core';
+} from '@enumeron/core/reckon';
 import { SettingsStore } from '../data/settings.store';
 import { PackStore } from '../pack/pack.store';
 import { WantedStore } from '../pack/wanted.store';

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { Card, speakCard } from '@enumeron/core';
+import { Card, speakCard } from '@enumeron/core/deck';
 import { faceOf } from './face';
 
 /** One card's rank and suit in the card type, side by side or one above the other. */

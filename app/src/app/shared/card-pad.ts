@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { Card, cardOf, isJoker, isSecond, Order, RANKS, Suit } from '@enumeron/core';
-import { CardFace } from './card-face';
+import { Card, cardOf, isJoker, isSecond, Order, RANKS, speakCard, Suit } from '@enumeron/core/deck';
+import { faceOf } from './face';
 import { RovingGrid } from './roving-grid';
 
 /** Suits in the order of the pad's rows: colours alternate. */
@@ -9,18 +9,20 @@ const ROWS: readonly Suit[] = [3, 2, 0, 1];
 /** All cards at once, one press a card: for a wide screen. */
 @Component({
   selector: 'en-card-pad',
-  imports: [CardFace, RovingGrid],
+  imports: [RovingGrid],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<div class="pad" role="group" [attr.aria-label]="label()" [enRovingGrid]="13">
-    @for (card of cards(); track card) {
+    @for (key of keys(); track key.card) {
       <button
         type="button"
+        class="card suit-{{ key.face.suit }}"
         data-cell
-        [disabled]="!inPack().has(card)"
-        [attr.aria-pressed]="card === selected()"
-        (click)="picked.emit(card)"
+        [attr.aria-label]="key.name"
+        [disabled]="!inPack().has(key.card)"
+        [attr.aria-pressed]="key.card === selected()"
+        (click)="picked.emit(key.card)"
       >
-        <en-card [card]="card" [stacked]="true" />
+        <span>{{ key.face.rank }}</span><span>{{ key.face.symbol }}</span>
       </button>
     }
   </div>`,
@@ -31,6 +33,11 @@ const ROWS: readonly Suit[] = [3, 2, 0, 1];
       gap: 3px 2px;
     }
     button {
+      display: flex;
+      flex-direction: column;
+      align-items: center;
+      justify-content: center;
+      line-height: 1.15;
       min-height: 40px;
       padding: 0;
       border: 1px solid var(--line);
@@ -62,9 +69,11 @@ export class CardPad {
   readonly selected = input<Card>();
   readonly picked = output<Card>();
   /** The four suits; then what else the pack may hold: jokers, second copies. */
-  protected readonly cards = computed(() => [
-    ...ROWS.flatMap((suit) => RANKS.map((rank) => cardOf(rank, suit))),
-    ...this.pack().filter((card) => isJoker(card) || isSecond(card)),
-  ]);
+  protected readonly keys = computed(() =>
+    [
+      ...ROWS.flatMap((suit) => RANKS.map((rank) => cardOf(rank, suit))),
+      ...this.pack().filter((card) => isJoker(card) || isSecond(card)),
+    ].map((card) => ({ card, face: faceOf(card), name: speakCard(card) })),
+  );
   protected readonly inPack = computed(() => new Set(this.pack()));
 }

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { parseCard, speakCard, suitOf } from '@enumeron/core';
+import { parseCard, speakCard, suitOf } from '@enumeron/core/deck';
 
 const CARD = /((?:10|[2-9AJQK])[♣♦♥♠]²?)/u;
 

@@ -1,4 +1,4 @@
-import { showCard } from '@enumeron/core';
+import { showCard } from '@enumeron/core/deck';
 import { render, Rendered } from '../../testing/render';
 import { sampleOrders } from '../data/sample';
 import { EntryField } from './entry-field';

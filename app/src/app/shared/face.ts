@@ -1,4 +1,4 @@
-import { Card, showCard, suitOf } from '@enumeron/core';
+import { Card, showCard, suitOf } from '@enumeron/core/deck';
 
 /** What is printed on a card: its rank, its symbol, and the suit whose colour both take. */
 export interface Face {

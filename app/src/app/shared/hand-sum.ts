@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
-import { SumLine } from '@enumeron/core';
+import { SumLine } from '@enumeron/core/reckon';
 import { CardText } from './card-text';
 
 /** A sum as one does it in the head: amounts under each other, each with what it stands for. */

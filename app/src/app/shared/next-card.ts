@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { Card, Order, showCard } from '@enumeron/core';
+import { Card, Order, showCard } from '@enumeron/core/deck';
 import { MatButton } from '@angular/material/button';
 import { CardPad } from './card-pad';
 import { EntryField } from './entry-field';

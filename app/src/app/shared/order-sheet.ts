@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { Card } from '@enumeron/core';
+import { Card } from '@enumeron/core/deck';
 import { CardFace } from './card-face';
 
 /** One place of an order as it is shown: a card, or what stands there instead of one. */

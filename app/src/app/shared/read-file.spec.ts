@@ -1,4 +1,4 @@
-import { sayProblem } from '@enumeron/core';
+import { sayProblem } from '@enumeron/core/deck';
 import { textFile } from '../../testing/text-file';
 import { readTextFile } from './read-file';
 

@@ -1,4 +1,4 @@
-import { Outcome } from '@enumeron/core';
+import { Outcome } from '@enumeron/core/deck';
 
 const inWords = (bytes: number): string =>
   bytes >= 1_000_000 ? `${Math.round(bytes / 1_000_000)} MB` : `${Math.ceil(bytes / 1000)} kB`;

@@ -7,7 +7,7 @@ import {
   rankOf,
   showCard,
   whyNotCard,
-} from '@enumeron/core';
+} from '@enumeron/core/deck';
 
 /** What a text in a field was read as: a value, what is wrong with it, or neither while it may go on. */
 export interface Reading {

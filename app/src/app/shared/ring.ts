@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { Card, mod, placeOf, showCard, suitOf } from '@enumeron/core';
+import { Card, mod, placeOf, showCard, suitOf } from '@enumeron/core/deck';
 import { arcBetween, gapAngle, placeAngle, pointAt, RADIUS } from './ring.geometry';
 
 /** The pack drawn as a circle: the seam is a hand, and what a cut does is an arc from place to number. */

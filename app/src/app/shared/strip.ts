@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
-import { Card, suitOf } from '@enumeron/core';
+import { Card, suitOf } from '@enumeron/core/deck';
 
 /** An order's signature: one thin bar a card, tinted by suit. A picture for the eye beside a name. */
 @Component({

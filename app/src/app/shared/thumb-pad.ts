@@ -12,7 +12,7 @@ import {
   speakSuit,
   Suit,
   SUITS,
-} from '@enumeron/core';
+} from '@enumeron/core/deck';
 import { MatIcon } from '@angular/material/icon';
 import { CardFace } from './card-face';
 

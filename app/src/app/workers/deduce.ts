@@ -1,5 +1,6 @@
 import { InjectionToken } from '@angular/core';
-import { Card, Deduction, Fact } from '@enumeron/core';
+import { Card } from '@enumeron/core/deck';
+import { Deduction, Fact } from '@enumeron/core/reckon/facts';
 import { Observable } from 'rxjs';
 
 /** Runs through every state of a pack that fits facts. Unsubscribing stops the work at once. */

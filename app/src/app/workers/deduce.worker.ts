@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
-import { Card, deduce, Deduction, Fact } from '@enumeron/core';
+import { Card } from '@enumeron/core/deck';
+import { deduce, Deduction, Fact } from '@enumeron/core/reckon/facts';
 
 const deduceWorker = {
   deduce: (now: readonly Card[], facts: readonly Fact[]): Deduction | undefined => deduce(now, facts),

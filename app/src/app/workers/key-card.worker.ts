@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
-import { Card, Estimate, keyCardCounter, seededRng } from '@enumeron/core';
+import { Card, seededRng } from '@enumeron/core/deck';
+import { Estimate, keyCardCounter } from '@enumeron/core/reckon/patterns';
 
 /** How many packs are riffled between two reports. */
 const SLICE = 4000;

@@ -1,5 +1,7 @@
 import { InjectionToken } from '@angular/core';
-import { Card, Move, RouteProgress } from '@enumeron/core';
+import { RouteProgress } from '@enumeron/core/arrange';
+import { Card } from '@enumeron/core/deck';
+import { Move } from '@enumeron/core/moves';
 import { Observable } from 'rxjs';
 
 /** A search on its way; at its end the route found, or undefined when there is no short one. */

@@ -1,5 +1,7 @@
 import { expose } from 'comlink';
-import { Card, Move, RouteProgress, searchRoute } from '@enumeron/core';
+import { RouteProgress, searchRoute } from '@enumeron/core/arrange';
+import { Card } from '@enumeron/core/deck';
+import { Move } from '@enumeron/core/moves';
 
 /** How many steps of the search pass between two reports. */
 const STEPS = 8;

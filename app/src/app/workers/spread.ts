@@ -1,5 +1,6 @@
 import { InjectionToken } from '@angular/core';
-import { Card, SpreadCounts } from '@enumeron/core';
+import { SpreadCounts } from '@enumeron/core/arrange';
+import { Card } from '@enumeron/core/deck';
 import { Observable } from 'rxjs';
 
 /** A simulation on its way, and its result at the end. */

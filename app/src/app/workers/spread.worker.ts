@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
-import { Card, seededRng, spreadCounter, SpreadCounts } from '@enumeron/core';
+import { spreadCounter, SpreadCounts } from '@enumeron/core/arrange';
+import { Card, seededRng } from '@enumeron/core/deck';
 
 /** How many packs are shuffled between two reports. */
 const SLICE = 1000;

@@ -1,16 +1,6 @@
-import {
-  Card,
-  cards,
-  describeFact,
-  Fact,
-  Order,
-  parseCard,
-  parseRank,
-  Rank,
-  placeOf,
-  showCard,
-  whyNotCard,
-} from '@enumeron/core';
+import { Card, Order, parseCard, parseRank, Rank, placeOf, showCard, whyNotCard } from '@enumeron/core/deck';
+import { cards } from '@enumeron/core/moves';
+import { describeFact, Fact } from '@enumeron/core/reckon/facts';
 
 /** What a fact's words were read as: the fact, what must come next, or what is wrong. */
 export type FactReading = { readonly fact: Fact } | { readonly hint: string } | { readonly problem: string };

@@ -1,4 +1,7 @@
-import { cut, deal, Fact, describeHandling, formatCard, handlings, parseCard } from '@enumeron/core';
+import { formatCard, parseCard } from '@enumeron/core/deck';
+import { cut, deal } from '@enumeron/core/moves';
+import { describeHandling, handlings } from '@enumeron/core/reckon';
+import { Fact } from '@enumeron/core/reckon/facts';
 import { sampleOrders } from '../../data/sample';
 import { ask, Asked, WORDS } from './ask';
 

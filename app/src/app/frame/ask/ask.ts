@@ -1,17 +1,7 @@
 import {
   Card,
   cardAt,
-  cards,
-  describeCost,
-  describeHandling,
-  describeMove,
-  Fact,
   formatCard,
-  fromFace,
-  handlings,
-  Move,
-  offsetFromFace,
-  offsetFromTop,
   Order,
   parseCard,
   parseRank,
@@ -20,7 +10,17 @@ import {
   showCard,
   SUITS,
   whyNotCard,
-} from '@enumeron/core';
+} from '@enumeron/core/deck';
+import { cards, describeMove, Move } from '@enumeron/core/moves';
+import {
+  describeCost,
+  describeHandling,
+  fromFace,
+  handlings,
+  offsetFromFace,
+  offsetFromTop,
+} from '@enumeron/core/reckon';
+import { Fact } from '@enumeron/core/reckon/facts';
 import { Room, ROOMS } from '../rooms';
 import { FACT_WORDS, sayFact } from './ask-facts';
 

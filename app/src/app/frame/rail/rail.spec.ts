@@ -1,5 +1,6 @@
 import { ComponentFixture, TestBed } from '@angular/core/testing';
-import { cut, parseCard } from '@enumeron/core';
+import { parseCard } from '@enumeron/core/deck';
+import { cut } from '@enumeron/core/moves';
 import { freshApp } from '../../../testing/fresh';
 import { sampleOrders } from '../../data/sample';
 import { PackStore } from '../../pack/pack.store';

@@ -7,7 +7,8 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
-import { breaksIn, mod, seamOf } from '@enumeron/core';
+import { mod } from '@enumeron/core/deck';
+import { breaksIn, seamOf } from '@enumeron/core/reckon';
 import { Marks, RailMarks } from '../../pack/marks';
 import { PackStore } from '../../pack/pack.store';
 import { RailPreview } from '../../pack/rail-preview';

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject, output, signal, viewChild } from '@angular/core';
 import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
-import { showCard } from '@enumeron/core';
+import { showCard } from '@enumeron/core/deck';
 import { PackStore } from '../../pack/pack.store';
 import { WantedStore } from '../../pack/wanted.store';
 import { Slot } from './slot';

@@ -1,4 +1,4 @@
-import { Card, Order, placeOf, speakCard } from '@enumeron/core';
+import { Card, Order, placeOf, speakCard } from '@enumeron/core/deck';
 import { Face, faceOf } from '../../shared/face';
 import { Mark, Marks } from '../../pack/marks';
 

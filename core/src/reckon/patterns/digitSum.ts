@@ -1,8 +1,8 @@
-import { Rank, rankOf } from '../deck/card';
-import { showCard, showRank } from '../deck/notation';
-import { cardAt, Order } from '../deck/order';
-import { add, result, start } from './handSum';
-import { Reckoned, reckoned, unreckoned } from './reckoning';
+import { Rank, rankOf } from '../../deck/card';
+import { showCard, showRank } from '../../deck/notation';
+import { cardAt, Order } from '../../deck/order';
+import { add, result, start } from '../handSum';
+import { Reckoned, reckoned, unreckoned } from '../reckoning';
 
 /** The sum of a number's decimal digits. */
 export const digitSum = (count: number): number =>

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
-import stacks from '../../test/vectors/stacks.json';
-import { Card, rankOf, secondOf } from '../deck/card';
-import { parseCard } from '../deck/notation';
-import { Order } from '../deck/order';
-import { cut } from '../moves/cut';
-import { deal } from '../moves/deal';
+import stacks from '../../../test/vectors/stacks.json';
+import { Card, rankOf, secondOf } from '../../deck/card';
+import { parseCard } from '../../deck/notation';
+import { Order } from '../../deck/order';
+import { cut } from '../../moves/cut';
+import { deal } from '../../moves/deal';
 import { deduce, Deduction } from './deduce';
 import { describeFact, Fact } from './fact';
 

@@ -1,7 +1,7 @@
-import { Card, Rank } from '../deck/card';
-import { showCard, showRank } from '../deck/notation';
-import { cards } from '../moves/wording';
-import { Quantity, Step } from '../table/step';
+import { Card, Rank } from '../../deck/card';
+import { showCard, showRank } from '../../deck/notation';
+import { cards } from '../../moves/wording';
+import { Quantity, Step } from '../../table/step';
 
 /**
  * Something that happened to the pack or was seen of it, in the order in which it was told. The pack is the one

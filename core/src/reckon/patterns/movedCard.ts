@@ -1,7 +1,7 @@
-import { Card } from '../deck/card';
-import { showCard } from '../deck/notation';
-import { Order, placeOf } from '../deck/order';
-import { Reckoned, reckoned, unreckoned } from './reckoning';
+import { Card } from '../../deck/card';
+import { showCard } from '../../deck/notation';
+import { Order, placeOf } from '../../deck/order';
+import { Reckoned, reckoned, unreckoned } from '../reckoning';
 
 /** A card that may have been moved, and how likely it is the one. */
 export interface Suspect {

@@ -1,10 +1,10 @@
-import { Card, LARGEST_PACK } from '../deck/card';
-import { Order } from '../deck/order';
-import { Outcome } from '../deck/problem';
-import { enumerate } from '../table/enumerate';
-import { compile, Program } from '../table/program';
-import { Step } from '../table/step';
-import { baseOf, cardInWorld, World } from '../table/world';
+import { Card, LARGEST_PACK } from '../../deck/card';
+import { Order } from '../../deck/order';
+import { Outcome } from '../../deck/problem';
+import { enumerate } from '../../table/enumerate';
+import { compile, Program } from '../../table/program';
+import { Step } from '../../table/step';
+import { baseOf, cardInWorld, World } from '../../table/world';
 import { Fact, OUT, PACK, stepsOf, Unknown, unknownsOf } from './fact';
 
 /** How often each value came up, the most frequent first. */
@@ -58,21 +58,10 @@ const all = (facts: readonly Fact[]): ReadonlySet<number> => new Set(facts.keys(
 
 const fits = (now: Order, facts: readonly Fact[], told: readonly number[]): boolean => {
   const outcome = programFor(now, facts, new Set(told));
-  let found = false;
-  if (outcome.ok)
-    try {
-      enumerate(outcome.program, () => {
-        found = true;
-        throw ENOUGH;
-      });
-    } catch (signal) {
-      if (signal !== ENOUGH) throw signal;
-    }
-  return found;
+  if (!outcome.ok) return false;
+  // The first world is enough.
+  return enumerate(outcome.program, () => undefined, undefined, 1) === 1;
 };
-
-/** Thrown to end an enumeration at the first world. */
-const ENOUGH = new Error('one world is enough');
 
 /** The smallest set of facts whose sights cannot all be true while everything else that was told happened. */
 const conflictIn = (now: Order, facts: readonly Fact[]): number[] => {

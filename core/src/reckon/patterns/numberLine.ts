@@ -1,9 +1,9 @@
-import { Card } from '../deck/card';
-import { showCard } from '../deck/notation';
-import { Order, placeOf } from '../deck/order';
-import { describeHandling, Handling, handlings } from './handling';
-import { add, result, start } from './handSum';
-import { Reckoned, reckoned, unreckoned } from './reckoning';
+import { Card } from '../../deck/card';
+import { showCard } from '../../deck/notation';
+import { Order, placeOf } from '../../deck/order';
+import { describeHandling, Handling, handlings } from '../handling';
+import { add, result, start } from '../handSum';
+import { Reckoned, reckoned, unreckoned } from '../reckoning';
 
 /** One number at which the count may be stopped, and what to do then. */
 export interface LineStop {

@@ -1,9 +1,9 @@
-import { Card } from '../deck/card';
-import { showCard } from '../deck/notation';
-import { Order } from '../deck/order';
+import { Card } from '../../deck/card';
+import { showCard } from '../../deck/notation';
+import { Order } from '../../deck/order';
 import { Deduction, Tally } from './deduce';
 import { describeFact, Fact } from './fact';
-import { KnownFact, ReckonMark, Reckoning } from './reckoning';
+import { KnownFact, ReckonMark, Reckoning } from '../reckoning';
 
 /** How many values are told one by one. */
 const FEW = 6;

@@ -1,11 +1,11 @@
-import { Bank } from '../arrange/bank';
-import { Card, looksLike } from '../deck/card';
-import { showCard } from '../deck/notation';
-import { Order } from '../deck/order';
+import { Bank } from '../../arrange/bank';
+import { Card, looksLike } from '../../deck/card';
+import { showCard } from '../../deck/notation';
+import { Order } from '../../deck/order';
 import { bankSpan } from './bankPacket';
-import { add, result, start } from './handSum';
+import { add, result, start } from '../handSum';
 import { cutChances } from './cutChances';
-import { Reckoned, reckoned, unreckoned } from './reckoning';
+import { Reckoned, reckoned, unreckoned } from '../reckoning';
 
 const percent = (chance: number): string => `${(chance * 100).toFixed(0)} %`;
 

@@ -1,10 +1,10 @@
-import { Bank } from '../arrange/bank';
-import { rankOf } from '../deck/card';
-import { showCard } from '../deck/notation';
-import { Order } from '../deck/order';
-import { cards } from '../moves/wording';
-import { add, result, start } from './handSum';
-import { Reckoned, reckoned, unreckoned } from './reckoning';
+import { Bank } from '../../arrange/bank';
+import { rankOf } from '../../deck/card';
+import { showCard } from '../../deck/notation';
+import { Order } from '../../deck/order';
+import { cards } from '../../moves/wording';
+import { add, result, start } from '../handSum';
+import { Reckoned, reckoned, unreckoned } from '../reckoning';
 
 /** Where a bank without gaps begins and ends in the pack, 1 to N; undefined for one that is scattered. */
 export const bankSpan = ({ places }: Bank): { readonly from: number; readonly to: number } | undefined => {

@@ -1,10 +1,10 @@
-import { Bank } from '../arrange/bank';
-import { Card } from '../deck/card';
-import { showCard } from '../deck/notation';
-import { Order, placeOf } from '../deck/order';
-import { Rng } from '../deck/rng';
-import { riffleDistance } from '../moves/riffleDistance';
-import { Reckoned, reckoned, unreckoned } from './reckoning';
+import { Bank } from '../../arrange/bank';
+import { Card } from '../../deck/card';
+import { showCard } from '../../deck/notation';
+import { Order, placeOf } from '../../deck/order';
+import { Rng } from '../../deck/rng';
+import { riffleDistance } from '../../moves/riffleDistance';
+import { Reckoned, reckoned, unreckoned } from '../reckoning';
 
 /** The next card of a bank in front of a key card, going up from it; undefined where there is none. */
 export const bankCardBefore = (now: Order, bank: readonly Card[], key: Card): Card | undefined => {

@@ -1,9 +1,9 @@
-import { Card, mateOf } from '../deck/card';
-import { showCard } from '../deck/notation';
-import { Order, placeOf } from '../deck/order';
-import { Move } from '../moves/move';
-import { add, result, start } from './handSum';
-import { Reckoned, reckoned, unreckoned } from './reckoning';
+import { Card, mateOf } from '../../deck/card';
+import { showCard } from '../../deck/notation';
+import { Order, placeOf } from '../../deck/order';
+import { Move } from '../../moves/move';
+import { add, result, start } from '../handSum';
+import { Reckoned, reckoned, unreckoned } from '../reckoning';
 
 /** The cards between two in an order, going down from the upper one, round the pack where need be. */
 export const cardsBetween = (order: Order, above: Card, below: Card): Card[] | undefined => {

@@ -1,9 +1,9 @@
-import { Card } from '../deck/card';
-import { showCard } from '../deck/notation';
-import { Order, placeOf } from '../deck/order';
-import { Move, placeAfterMove } from '../moves/move';
-import { add, result, start, SumLine } from './handSum';
-import { Reckoned, reckoned, unreckoned } from './reckoning';
+import { Card } from '../../deck/card';
+import { showCard } from '../../deck/notation';
+import { Order, placeOf } from '../../deck/order';
+import { Move, placeAfterMove } from '../../moves/move';
+import { add, result, start, SumLine } from '../handSum';
+import { Reckoned, reckoned, unreckoned } from '../reckoning';
 
 /**
  * Where a card ends when so many are counted singly and dropped back, again and again.

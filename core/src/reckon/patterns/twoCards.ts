@@ -1,11 +1,11 @@
-import { Card } from '../deck/card';
-import { showCard } from '../deck/notation';
-import { Order, placeOf } from '../deck/order';
-import { cut } from '../moves/cut';
-import { cards } from '../moves/wording';
-import { add, result, start } from './handSum';
-import { cutBetween } from './offset';
-import { Reckoned, reckoned, unreckoned } from './reckoning';
+import { Card } from '../../deck/card';
+import { showCard } from '../../deck/notation';
+import { Order, placeOf } from '../../deck/order';
+import { cut } from '../../moves/cut';
+import { cards } from '../../moves/wording';
+import { add, result, start } from '../handSum';
+import { cutBetween } from '../offset';
+import { Reckoned, reckoned, unreckoned } from '../reckoning';
 
 /**
  * Two cards at two numbers: their card comes to my number by one cut, and that decides which card lies at their

@@ -1,10 +1,10 @@
-import { ComposedWay, composedCardAt } from '../arrange/question';
-import { Card } from '../deck/card';
-import { showCard } from '../deck/notation';
-import { Order, placeOf } from '../deck/order';
-import { cut } from '../moves/cut';
-import { add, result, start } from './handSum';
-import { KnownFact, Reckoned, reckoned, unreckoned } from './reckoning';
+import { ComposedWay, composedCardAt } from '../../arrange/question';
+import { Card } from '../../deck/card';
+import { showCard } from '../../deck/notation';
+import { Order, placeOf } from '../../deck/order';
+import { cut } from '../../moves/cut';
+import { add, result, start } from '../handSum';
+import { KnownFact, Reckoned, reckoned, unreckoned } from '../reckoning';
 
 const WAYS: readonly ComposedWay[] = ['rank then suit', 'suit then rank'];
 

@@ -1,9 +1,9 @@
-import { Card } from '../deck/card';
-import { showCard } from '../deck/notation';
-import { Order, placeOf } from '../deck/order';
-import { cards } from '../moves/wording';
-import { add, result, start } from './handSum';
-import { Reckoned, reckoned, unreckoned } from './reckoning';
+import { Card } from '../../deck/card';
+import { showCard } from '../../deck/notation';
+import { Order, placeOf } from '../../deck/order';
+import { cards } from '../../moves/wording';
+import { add, result, start } from '../handSum';
+import { Reckoned, reckoned, unreckoned } from '../reckoning';
 
 /** A packet of numbered cards behind some plain ones: a prediction for every number of its range. */
 export interface Prediction {

@@ -1,8 +1,8 @@
-import { Card, cardOf, colourOf, mateOf, Rank, rankOf, Suit, suitOf, SUITS } from '../deck/card';
-import { showCard, showRank } from '../deck/notation';
-import { Order, placeOf } from '../deck/order';
-import { applyMove, Move } from '../moves/move';
-import { Reckoned, reckoned, unreckoned } from './reckoning';
+import { Card, cardOf, colourOf, mateOf, Rank, rankOf, Suit, suitOf, SUITS } from '../../deck/card';
+import { showCard, showRank } from '../../deck/notation';
+import { Order, placeOf } from '../../deck/order';
+import { applyMove, Move } from '../../moves/move';
+import { Reckoned, reckoned, unreckoned } from '../reckoning';
 
 /** Three cards that lead to a missing one: one of the other colour, one of its rank, one of its suit. */
 export interface Pointers {

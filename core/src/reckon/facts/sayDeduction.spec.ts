@@ -1,9 +1,9 @@
-import stacks from '../../test/vectors/stacks.json';
-import { Card } from '../deck/card';
-import { parseCard } from '../deck/notation';
+import stacks from '../../../test/vectors/stacks.json';
+import { Card } from '../../deck/card';
+import { parseCard } from '../../deck/notation';
 import { deduce, Deduction } from './deduce';
 import { Fact } from './fact';
-import { Reckoning } from './reckoning';
+import { Reckoning } from '../reckoning';
 import { reckonFacts, sayTally } from './sayDeduction';
 
 const tidemark = stacks.tidemark.map((name) => parseCard(name) as Card);

@@ -1,0 +1,49 @@
+export { type Bank, type BankPosition, countingRun, fillSlots, freeSlots, layBank } from './bank';
+export { checkPack, type PackCheck } from './check';
+export { compareOrders, type Comparison } from './compare';
+export { checkGlimpses, type GlimpseCheck, type PlacedCard } from './glimpseCheck';
+export {
+  type Freedom,
+  freedomFits,
+  gatherHeaps,
+  heapNames,
+  type Heaps,
+  type Laid,
+  layAll,
+  layCard,
+} from './laying';
+export { properties } from './properties';
+export { type Property } from './property';
+export {
+  askOrder,
+  composedCardAt,
+  type ComposedWay,
+  type CutCase,
+  type Question,
+  type QuestionAnswer,
+  type Relation,
+} from './question';
+export { type Conditions, faults, randomOrder } from './randomOrder';
+export { arrangementBefore, inverseMoves, orderByRecipe, type Recipe, recipeSteps } from './recipe';
+export { findRoute, type RouteProgress, searchRoute } from './route';
+export {
+  type Factory,
+  halfOfMates,
+  type Mirrored,
+  orderByRule,
+  type RankRow,
+  type Rotating,
+  type Rule,
+} from './rule';
+export { sortingHeap, sortingPass, type SortingPlan, sortingPlan } from './sorting';
+export {
+  measureSpread,
+  type Spread,
+  SPREAD_MEASURES,
+  spreadCounter,
+  type SpreadCounts,
+  type SpreadMeasure,
+  spreadPercentile,
+} from './spread';
+export { type HeadRecipe, rankRowRecipe, rotatingRecipe, stackNumberByRule } from './stackNumber';
+export { suitLayout, type SuitLayout, type SuitRow } from './suitLayout';

@@ -1,0 +1,48 @@
+export {
+  type Card,
+  cardOf,
+  type Colour,
+  colourOf,
+  firstOf,
+  FULL_PACK,
+  isCard,
+  isJoker,
+  isSecond,
+  JOKERS,
+  LARGEST_PACK,
+  looksLike,
+  mateOf,
+  type Rank,
+  rankOf,
+  RANKS,
+  secondOf,
+  type Suit,
+  suitOf,
+  SUITS,
+} from './card';
+export { mod } from './mod';
+export {
+  formatCard,
+  parseCard,
+  parseRank,
+  parseSuit,
+  showCard,
+  showRank,
+  showSuit,
+  speakCard,
+  speakRank,
+  speakSuit,
+  whyNotCard,
+} from './notation';
+export { cardAt, missingCards, numberOrder, type Order, placeOf, sameOrder } from './order';
+export {
+  checkEntries,
+  type Entry,
+  formatOrder,
+  type OrderProblem,
+  parseOrder,
+  parsePart,
+  readEntries,
+} from './orderText';
+export { type Outcome, type Problem, sayProblem } from './problem';
+export { below, type Rng, seededRng, shuffled } from './rng';

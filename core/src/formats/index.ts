@@ -1,0 +1,3 @@
+export { makeOrderJson, type OrderFile, parseOrderJson } from './orderJson';
+export { layOut, ORDER_LAYOUTS, type OrderLayout } from './orderLayouts';
+export { makeStripSvg } from './stripSvg';

@@ -1,0 +1,19 @@
+export { type Cut, cut } from './cut';
+export { type Deal, deal } from './deal';
+export { type DealHeaps, type UndealHeaps } from './dealHeaps';
+export { applyMove, describeMove, invertMove, type Move, placeAfterMove } from './move';
+export { type Overhand } from './overhand';
+export { type MovePacket, type ReversePacket } from './packet';
+export { type Riffle } from './riffle';
+export { adjacentMatesChance, riffleDistance } from './riffleDistance';
+export { type Put, type Take } from './takePut';
+export {
+  type Unweave,
+  unweave,
+  type UnweavePacket,
+  type Weave,
+  weave,
+  type WeaveKind,
+  type WeavePacket,
+} from './weave';
+export { cards } from './wording';

@@ -1,0 +1,34 @@
+export {
+  type Counting,
+  describeCost,
+  describeHandling,
+  describeResult,
+  describeSame,
+  type Handling,
+  handlings,
+  landing,
+} from './handling';
+export { handSum, placeSum, type SumLine } from './handSum';
+export {
+  breaksIn,
+  cutBetween,
+  cutFor,
+  fromFace,
+  offsetFromFace,
+  offsetFromTop,
+  offsetOf,
+  placeAfter,
+  seamOf,
+  stackNumberAt,
+} from './offset';
+export { type KnownFact, type Reckoned, type Reckoning, type ReckonMark } from './reckoning';
+export {
+  ALL_HANDLINGS,
+  easyRange,
+  handlingMap,
+  isTolerated,
+  type Need,
+  NEEDS,
+  toleratedFirst,
+  type Tolerance,
+} from './tolerance';

@@ -1,0 +1,12 @@
+export { reckonBankPacket } from './bankPacket';
+export { reckonComposedCard } from './composedCard';
+export { reckonCountDown } from './countDown';
+export { reckonDealtBack } from './dealtBack';
+export { digitSumPlace, reckonNextRanks } from './digitSum';
+export { reckonGap } from './gapCards';
+export { type Estimate, keyCardCounter, reckonKeyCard } from './keyCard';
+export { movedCards, reckonMovedCard } from './movedCard';
+export { numberLine, reckonNumberLine } from './numberLine';
+export { reckonShortGroup } from './shortGroup';
+export { reckonTwoCards } from './twoCards';
+export { type Prediction, reckonTwoCuts } from './twoCuts';
