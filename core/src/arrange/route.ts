@@ -59,12 +59,14 @@ const stepInto = (after: Uint8Array, before: Uint8Array, count: number, source: 
   }
 };
 
+const { imul } = Math;
+
 /** Two 32-bit FNV-1a sums as one number of 53 bits: equal packs have equal keys, and others hardly ever. */
 const keyOf = (pack: Uint8Array): number => {
   let [a, b] = [0x811c9dc5, 0x01000193];
   for (const card of pack) {
-    a = Math.imul(a ^ card, 0x01000193);
-    b = Math.imul(b ^ (card + 101), 0x85ebca6b);
+    a = imul(a ^ card, 0x01000193);
+    b = imul(b ^ (card + 101), 0x85ebca6b);
     b ^= b >>> 13;
   }
   return (a >>> 0) * 0x200000 + ((b >>> 0) & 0x1fffff);
