@@ -10,7 +10,9 @@ export default defineConfig({
   forbidOnly: true,
   retries: 0,
   reporter: [['list']],
-  expect: { timeout: 5000 },
+  // A busy machine may be slow; nothing here waits for longer than it must.
+  timeout: 90_000,
+  expect: { timeout: 15_000 },
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
