@@ -2,6 +2,7 @@ const { createCjsPreset } = require('jest-preset-angular/presets');
 
 module.exports = {
   ...createCjsPreset({ tsconfig: '<rootDir>/tsconfig.spec.json' }),
+  testTimeout: 60_000,
   testEnvironment: '<rootDir>/jest.env.cjs',
   setupFilesAfterEnv: ['<rootDir>/jest.setup.ts'],
   testMatch: ['<rootDir>/src/**/*.spec.ts'],

@@ -29,7 +29,7 @@ afterAll(async () => {
 
 /** Waits until something is true, looking again after every turn of the event loop. */
 export const until = async (holds: () => boolean): Promise<void> => {
-  for (let turn = 0; turn < 400; turn++) {
+  for (let turn = 0; turn < 4000; turn++) {
     if (holds()) return;
     await new Promise((resolve) => setTimeout(resolve, 5));
   }

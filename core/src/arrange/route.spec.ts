@@ -29,7 +29,7 @@ test('a row of up to two weaves with cuts is found again, or a shorter one, and 
     }),
     { numRuns: 8 },
   );
-}, 60_000);
+});
 
 test('three and four weaves of a small pack: the route has no more, and is as short as breadth first', () => {
   const size = 8;

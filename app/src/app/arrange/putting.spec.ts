@@ -111,7 +111,7 @@ describe('from a new pack', () => {
     expect(rendered.text()).toContain('It comes in this order. Nothing to do.');
     await rendered.set('order', tidemark.cards);
     expect(rendered.text()).toContain('No row of up to five');
-  }, 20_000);
+  });
 
   test('a search says how far it is and is stopped', async () => {
     let stopped = false;

@@ -293,7 +293,7 @@ describe('whatever was seen', () => {
     const rendered = await render(FactsView);
     await until(() => answer(rendered).startsWith('Glimpse'));
     expect(rendered.find('en-known-list').textContent).toContain(((52 * (52 * 51)) / 2).toString());
-  }, 30_000);
+  });
 });
 
 test('a pack thought shuffled is told card by card and gives the moved card away', async () => {
@@ -307,7 +307,7 @@ test('a pack thought shuffled is told card by card and gives the moved card away
   expect(answer(rendered)).toContain('51 of 52 cards are told.');
   await rendered.click('Begin again');
   expect(rendered.all('en-order-sheet')).toHaveLength(0);
-}, 20_000);
+});
 
 test('the map tells each pair in words, follows the keys, and takes the pair into Reckon', async () => {
   await pack.use({ ...harbours, cards: RANKS.map((rank) => cardOf(rank, 2)), id: 'small', name: 'Small' });
