@@ -40,6 +40,8 @@ test('what cannot both be true is shown as such, in the order told, with nothing
     await page.getByLabel('I saw').selectOption(kind);
     await page.getByRole('textbox', { name: field }).fill(card);
     await page.keyboard.press('Enter');
+    // Ready for the next.
+    await expect(page.getByRole('textbox', { name: field })).toHaveValue('');
   }
   await expect(page.locator('.answer')).toContainText(
     /K♥.* at the face” and “7♦.* on top” cannot both be true/,

@@ -27,6 +27,13 @@ export class FactsStore {
     return true;
   }
 
+  /** Tells of a cut before all that was told. Gives false when there are too many. */
+  async cutFirst(): Promise<boolean> {
+    if (this.facts().length >= MOST_FACTS) return false;
+    await this.put('tell that the pack was cut first', [{ kind: 'cut' }, ...this.facts()]);
+    return true;
+  }
+
   /** @param index from 0. */
   remove(index: number): Promise<void> {
     const fact = this.facts()[index];

@@ -71,6 +71,12 @@ export class FactsView {
     return known && now.join() !== this.pack.now().join() ? now : undefined;
   });
 
+  /** What can be done about what follows: take the pack as it must lie, or mend what was told. */
+  protected readonly action = computed(() => {
+    if (this.settled()) return 'Apply to the pack';
+    return this.deduction()?.unlessCut ? 'It was cut first' : undefined;
+  });
+
   constructor() {
     markOnRail(() => this.reckoning()?.marks ?? []);
   }
@@ -96,6 +102,10 @@ export class FactsView {
     this.values.set({});
     if (await this.store.add(form.make(completeValues(form, told)))) return;
     if (this.form() === form) this.values.set(told);
+    this.tooMany();
+  }
+
+  private tooMany(): void {
     void this.notices.show(
       `At most ${MOST_FACTS.toString()} facts are told of one pack. Take one back first.`,
     );
@@ -106,8 +116,9 @@ export class FactsView {
     if (this.form().fields.length === 1) void this.add();
   }
 
-  protected async apply(): Promise<void> {
+  protected async act(): Promise<void> {
     const settled = this.settled();
     if (settled) await this.pack.become(settled, 'take what was seen as the pack');
+    else if (this.deduction()?.unlessCut && !(await this.store.cutFirst())) this.tooMany();
   }
 }

@@ -6,6 +6,7 @@ import { keyCardCounter } from '@enumeron/core/reckon/patterns';
 import { of } from 'rxjs';
 import { freshApp, until } from '../../testing/fresh';
 import { render, Rendered } from '../../testing/render';
+import { Journal } from '../data/journal';
 import { OrdersStore } from '../data/orders.store';
 import { sampleOrders } from '../data/sample';
 import { SettingsStore } from '../data/settings.store';
@@ -235,6 +236,17 @@ describe('whatever was seen', () => {
     expect(TestBed.inject(FactsStore).facts()[1]).toEqual({ kind: 'lift', size: [20, 20] });
     await rendered.click('Take all back');
     expect(answer(rendered)).toBe('Tell what you saw.');
+  });
+
+  test('a cut that was not told is put before the rest by one press', async () => {
+    const rendered = await render(FactsView);
+    await tell(rendered, 'face');
+    await press(rendered, 'KH');
+    expect(answer(rendered)).toBe('“K♥ at the face” does not fit this order');
+    await rendered.click('It was cut first');
+    expect(answer(rendered)).toBe('Cards cut 3, face K♥');
+    expect(await TestBed.inject(Journal).undo()).toBe('tell that the pack was cut first');
+    await until(() => TestBed.inject(FactsStore).facts().length === 1);
   });
 
   test('every form makes a fact that is stored and read back', async () => {

@@ -52,6 +52,23 @@ test('what was read gives way to the way people write it once the field is left'
   expect(field(rendered).value).toBe('10♦');
 });
 
+test('what was entered gives way to the value, also to none; what cannot be read stays', async () => {
+  const rendered = await cardField();
+  const enter = async (text: string): Promise<string> => {
+    await rendered.type('input', text);
+    field(rendered).dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter' }));
+    await rendered.fixture.whenStable();
+    return field(rendered).value;
+  };
+  // Whoever is told takes it and empties the field.
+  expect(await enter('kh')).toBe('');
+  expect(await enter('7')).toBe('7');
+  expect(await enter('11H')).toBe('11H');
+  await rendered.set('value', 22);
+  expect(await enter('td')).toBe('10♦');
+  expect(picked).toEqual([38, 22]);
+});
+
 test('a card that is not in the pack is told', async () => {
   const rendered = await cardField();
   await rendered.type('input', 'X1');

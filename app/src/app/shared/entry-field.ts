@@ -1,8 +1,11 @@
 import {
+  afterNextRender,
   ChangeDetectionStrategy,
   Component,
   computed,
   ElementRef,
+  inject,
+  Injector,
   input,
   output,
   signal,
@@ -37,7 +40,7 @@ let count = 0;
       (focus)="field.select(); focused.emit()"
       (input)="type(field.value)"
       (blur)="leave()"
-      (keydown.enter)="entered.emit()"
+      (keydown.enter)="enter()"
     />
     @if (completions().length > 0) {
       <datalist [id]="id + '-completions'">
@@ -71,6 +74,7 @@ export class EntryField {
   readonly entered = output();
 
   protected readonly id = `entry-${(count++).toString()}`;
+  private readonly injector = inject(Injector);
   private readonly typed = signal<string | undefined>(undefined);
   private readonly field = viewChild.required<ElementRef<HTMLInputElement>>('field');
 
@@ -100,6 +104,22 @@ export class EntryField {
       this.field().nativeElement.value = '';
     }
     if (value !== undefined || text.trim() === '') this.picked.emit(value);
+  }
+
+  /** What was read and entered gives way to the value, which may be gone by then: the next is typed over it. */
+  protected enter(): void {
+    this.entered.emit();
+    const text = this.typed()?.trim();
+    if (!text || this.read()(text).value === undefined) return;
+    this.typed.set(undefined);
+    afterNextRender(
+      () => {
+        const field = this.field().nativeElement;
+        field.value = this.shown();
+        if (document.activeElement === field) field.select();
+      },
+      { injector: this.injector },
+    );
   }
 
   protected leave(): void {

@@ -26,6 +26,8 @@ export interface Deduction {
   readonly look: { readonly place: number; readonly left: number } | undefined;
   /** Where no state fits: the smallest set of facts (their indices) that cannot all be true. */
   readonly conflict: readonly number[];
+  /** Where no state fits: whether one would, had the pack been cut before all of it. */
+  readonly unlessCut: boolean;
 }
 
 /** Card numbers are below this: first copies, jokers, second copies. */
@@ -62,6 +64,10 @@ const fits = (now: Order, facts: readonly Fact[], told: readonly number[]): bool
   // The first world is enough.
   return enumerate(outcome.program, () => undefined, undefined, 1) === 1;
 };
+
+const fitsWhole = (now: Order, facts: readonly Fact[]): boolean => fits(now, facts, [...facts.keys()]);
+
+const CUT: Fact = { kind: 'cut' };
 
 /** The smallest set of facts whose sights cannot all be true while everything else that was told happened. */
 const conflictIn = (now: Order, facts: readonly Fact[]): number[] => {
@@ -170,5 +176,6 @@ export const deduce = (now: Order, facts: readonly Fact[], budget?: number): Ded
     size,
     look: size === undefined || states < 2 ? undefined : bestLook(lies, size, states),
     conflict: states === 0 ? conflictIn(now, facts) : [],
+    unlessCut: states === 0 && fitsWhole(now, [CUT, ...facts]),
   };
 };

@@ -54,6 +54,18 @@ test('no state: what cannot be true together', () => {
   expect(reckon({ kind: 'dealt', count: 60 }).answer).toBe('This cannot have happened with so many cards');
 });
 
+test('a cut that was not told is thought of, where it would help', () => {
+  const notes = (...facts: Fact[]): readonly string[] => reckon(...facts).notes;
+  const uncut = ['Had the pack been cut before that, it would fit.'];
+  const face: Fact = { kind: 'seen', at: 'face', card: card('KH') };
+  expect(reckon(face).known).toEqual([{ words: 'States that fit', value: 0 }]);
+  expect(notes(face)).toEqual(uncut);
+  expect(notes({ kind: 'lift', face: card('9S') }, face)).toEqual(uncut);
+  expect(notes({ kind: 'cut' }, face)).toEqual([]);
+  expect(notes(face, { kind: 'seen', at: 'top', card: card('7D') })).toEqual([]);
+  expect(notes({ kind: 'dealt', count: 60 })).toEqual([]);
+});
+
 test('what is marked: the cards seen, and those that are out while they are few', () => {
   const { marks } = reckon({ kind: 'gap', above: card('3H'), below: card('9D'), count: 1 });
   expect(marks).toEqual([

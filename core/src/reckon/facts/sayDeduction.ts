@@ -85,9 +85,12 @@ export const reckonFacts = (now: Order, facts: readonly Fact[], deduction: Deduc
     ...facts.flatMap((fact) => seenCards(fact).map((card) => markAt(card, 'seen'))),
   ].filter(({ place }, index, all) => place > 0 && all.findIndex((each) => each.place === place) === index);
   return {
-    known: states === 0 ? [] : knownOf(deduction),
+    known: states === 0 ? [{ words: 'States that fit', value: 0 }] : knownOf(deduction),
     answer,
-    notes: states > 1 && whole ? ['The pack lies in one way; how it came to is open.'] : [],
+    notes: [
+      ...(states > 1 && whole ? ['The pack lies in one way; how it came to is open.'] : []),
+      ...(deduction.unlessCut ? ['Had the pack been cut before that, it would fit.'] : []),
+    ],
     sum: [],
     marks: out.length > 8 ? marks.filter(({ mark }) => mark === 'seen') : marks,
     moves: [],
