@@ -88,3 +88,18 @@ test('a first visit that cannot store anything still works, and says so', async 
   await expect(page.getByText(/keeps no data/)).toBeVisible();
   await expect(page.locator('.status')).toContainText('Tidemark');
 });
+
+test('a room that cannot be loaded says so, and opens when it can', async ({ page }) => {
+  await page.goto('/reckon');
+  await expect(page.getByRole('combobox', { name: /Ask line/ })).toBeAttached();
+  await page.route('**/*.js', (route) => route.abort());
+  await page.keyboard.press('1');
+  const told = page.getByRole('alert');
+  await expect(told).toContainText('This room could not be loaded. What you did is kept.');
+  await told.getByRole('button', { name: 'Try again' }).click();
+  await expect(told).toBeVisible();
+  await page.unroute('**/*.js');
+  await told.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByRole('heading', { name: 'Tidemark' })).toBeVisible();
+  await expect(told).toHaveCount(0);
+});

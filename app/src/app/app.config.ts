@@ -8,16 +8,23 @@ import {
   provideRouter,
   withComponentInputBinding,
   withEnabledBlockingInitialNavigation,
+  withNavigationErrorHandler,
 } from '@angular/router';
 import { ROUTES } from './app.routes';
 import { Boot } from './data/boot';
 import { fontsReady } from './frame/fonts';
 import { provideIcons } from './frame/icons';
+import { Unreached } from './frame/unreached';
 
 export const appConfig: ApplicationConfig = {
   providers: [
     provideBrowserGlobalErrorListeners(),
-    provideRouter(ROUTES, withComponentInputBinding(), withEnabledBlockingInitialNavigation()),
+    provideRouter(
+      ROUTES,
+      withComponentInputBinding(),
+      withEnabledBlockingInitialNavigation(),
+      withNavigationErrorHandler(({ url }) => inject(Unreached).tell(url)),
+    ),
     provideIcons(),
     provideAppInitializer(() => Promise.all([inject(Boot).run(), fontsReady()])),
   ],

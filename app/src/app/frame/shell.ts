@@ -9,6 +9,7 @@ import {
   Injector,
   viewChild,
 } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { cards, describeMove } from '@enumeron/core/moves';
 import { Fact } from '@enumeron/core/reckon/facts';
@@ -27,18 +28,20 @@ import { ROOMS } from './rooms';
 import { ShortcutKeys } from './shortcuts';
 import { Theme } from './theme';
 import { Tools } from './tools';
+import { Unreached } from './unreached';
 
 /** The frame about every room: ask line, rail, rooms, undo and redo. */
 @Component({
   selector: 'en-root',
-  imports: [AskLine, Rail, Tools, RouterLink, RouterLinkActive, RouterOutlet],
+  imports: [AskLine, MatButton, Rail, Tools, RouterLink, RouterLinkActive, RouterOutlet],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './shell.html',
   styleUrl: './shell.scss',
 })
 export class Shell {
   private readonly host: HTMLElement = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
-  private readonly router = inject(Router);
+  protected readonly router = inject(Router);
+  protected readonly unreached = inject(Unreached);
   private readonly injector = inject(Injector);
   private readonly announcer = inject(LiveAnnouncer);
   private readonly notices = inject(Notices);
