@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  linkedSignal,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { MatButton, MatIconButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
@@ -50,6 +58,7 @@ export class FactsView {
     this.values.set(withValue(this.values(), name, value));
   });
   protected readonly describeFact = describeFact;
+  private readonly fields = viewChild.required(TellFields);
 
   private readonly asked = computed(() => ({ now: this.pack.now(), facts: this.store.facts() }));
   private readonly told = toSignal<Told | undefined>(
@@ -96,7 +105,10 @@ export class FactsView {
   protected async add(): Promise<void> {
     // Not a disabled button: Enter may come before a render, and what is told by then counts.
     const lacking = this.telling.lacking();
-    if (lacking) return void this.notices.show(`Tell ${lacking.label.toLowerCase()} first.`);
+    if (lacking) {
+      if (!this.fields().goOn()) void this.notices.show(`Tell ${lacking.label.toLowerCase()} first.`);
+      return;
+    }
     const [form, told] = [this.form(), this.values()];
     // Emptied at once: what is typed while this one is stored is another fact.
     this.values.set({});

@@ -95,6 +95,15 @@ describe('a pattern', () => {
     expect(TestBed.inject(RailMarks).marks().size).toBe(0);
   });
 
+  test('Enter goes on to the field that must still be told', async () => {
+    const rendered = await open('two-cuts');
+    await fill(rendered, 0, '9D');
+    rendered
+      .all('.fields input')[0]
+      .dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
+    expect(document.activeElement).toBe(rendered.all('.fields input')[1]);
+  });
+
   test('keeps what was told, and is cleared', async () => {
     const first = await open('gap');
     await press(first, '3H');
@@ -226,6 +235,9 @@ describe('whatever was seen', () => {
     await tell(rendered, 'cuts');
     await submit(rendered);
     expect(TestBed.inject(FactsStore).facts()).toEqual([]);
+    expect(document.activeElement).toBe(rendered.all('.fields input')[0]);
+    await submit(rendered);
+    await until(() => document.body.textContent.includes('Tell at the first cut first.'));
     await press(rendered, '9D');
     await press(rendered, '6D');
     await submit(rendered);

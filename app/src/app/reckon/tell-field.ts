@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  ElementRef,
+  inject,
+  input,
+  output,
+  signal,
+} from '@angular/core';
 import {
   Order,
   Rank,
@@ -99,6 +108,7 @@ export class TellField {
   readonly focused = output();
   readonly told = output<FieldValue | undefined>();
 
+  private readonly host: HTMLElement = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   protected readonly phone = inject(Viewport).phone;
   protected readonly suits = SUITS;
   protected readonly showCard = showCard;
@@ -133,6 +143,13 @@ export class TellField {
   protected readonly complete = computed(() =>
     this.field().kind === 'card' ? cardCompleter(this.pack()) : undefined,
   );
+
+  /** Goes into the field. Gives false when one is in it already. */
+  focus(): boolean {
+    if (this.host.contains(document.activeElement)) return false;
+    this.host.querySelector<HTMLElement>('input, button')?.focus();
+    return true;
+  }
 
   protected toggle(suit: number): void {
     this.focused.emit();

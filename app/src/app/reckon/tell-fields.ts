@@ -1,5 +1,13 @@
 import { NgTemplateOutlet } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  output,
+  viewChildren,
+} from '@angular/core';
 import { Card } from '@enumeron/core/deck';
 import { PackStore } from '../pack/pack.store';
 import { Viewport } from '../shared/viewport';
@@ -47,6 +55,18 @@ export class TellFields {
       .map((field) => `${field.label.toLowerCase()} ${String(valueOf(field, this.telling().values()))}`)
       .join(', '),
   );
+
+  private readonly parts = viewChildren(TellField);
+
+  /** Goes on to the field that must still be told. Gives false when there is none, or one is in it already. */
+  goOn(): boolean {
+    const lacking = this.telling().lacking();
+    return (
+      this.parts()
+        .find((part) => part.field().name === lacking?.name)
+        ?.focus() ?? false
+    );
+  }
 
   protected press(card: Card): void {
     this.telling().take(card);
