@@ -1,9 +1,10 @@
 import AxeBuilder from '@axe-core/playwright';
 import { Page } from '@playwright/test';
 import { expect, test } from './enumeron';
+import { smallTargets } from './targets';
 import { GROUPS, openView, VIEWS } from './views';
 
-/** Every view in either theme, once on a wide screen and once on a phone. */
+/** Every view in either theme, once on a wide screen and once on a phone, where a thumb must find each target. */
 for (const { colorScheme, viewport } of [
   { colorScheme: 'light', viewport: { width: 1280, height: 800 } },
   { colorScheme: 'dark', viewport: { width: 390, height: 844 } },
@@ -25,6 +26,7 @@ for (const { colorScheme, viewport } of [
               violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html).join('\n')}`),
               view.name,
             ).toEqual([]);
+            if (viewport.width < 700) expect(await smallTargets(page), view.name).toEqual([]);
           });
       });
   });

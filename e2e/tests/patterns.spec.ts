@@ -1,4 +1,5 @@
 import { expect, test } from './enumeron';
+import { smallTargets } from './targets';
 
 test('facts by keyboard alone: told in the ask line, settled by one glimpse, applied, undone, kept over a reload', async ({
   enumeron,
@@ -126,17 +127,7 @@ test.describe('on a phone, one-handed', () => {
     await expect(answer).toContainText('The card is K♥');
     const [box, padBox] = [await answer.boundingBox(), await pad.boundingBox()];
     expect((box?.y ?? 0) + (box?.height ?? 0)).toBeLessThan(padBox?.y ?? 0);
-    const small = await page
-      .locator(
-        'main button:visible, main select:visible, main input:visible, main summary:visible, nav.rooms a',
-      )
-      .evaluateAll((all) =>
-        all
-          .map((each) => ({ text: each.textContent.trim(), box: each.getBoundingClientRect() }))
-          .filter(({ box: { width, height } }) => width < 44 || height < 44)
-          .map(({ text, box: { width, height } }) => `${text} ${width}×${height}`),
-      );
-    expect(small).toEqual([]);
+    expect(await smallTargets(page)).toEqual([]);
   });
 
   test('the ask line opens by its key and goes when it is left empty', async ({ enumeron, page }) => {

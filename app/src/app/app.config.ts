@@ -8,6 +8,7 @@ import {
   provideRouter,
   withComponentInputBinding,
   withEnabledBlockingInitialNavigation,
+  withInMemoryScrolling,
   withNavigationErrorHandler,
 } from '@angular/router';
 import { ROUTES } from './app.routes';
@@ -23,6 +24,7 @@ export const appConfig: ApplicationConfig = {
       ROUTES,
       withComponentInputBinding(),
       withEnabledBlockingInitialNavigation(),
+      withInMemoryScrolling({ scrollPositionRestoration: 'enabled' }),
       withNavigationErrorHandler(({ url }) => inject(Unreached).tell(url)),
     ),
     provideIcons(),

@@ -132,6 +132,10 @@ export class OrderEditor {
     const problems = checkEntries(this.entries());
     return gathered(this.part() ? problems.filter(({ kind }) => kind !== 'missing') : problems);
   });
+  protected readonly wrong = computed(() => {
+    const count = this.problems().length;
+    return count === 1 ? '1 thing is wrong' : `${count.toString()} things are wrong`;
+  });
   protected readonly nameProblem = computed(() =>
     this.name() === '' && !this.tried() ? undefined : nameProblem(this.name()),
   );
