@@ -26,6 +26,8 @@ for (const { colorScheme, viewport } of [
               violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html).join('\n')}`),
               view.name,
             ).toEqual([]);
+            const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+            expect(wide, `${view.name} goes beyond the screen`).toBeLessThanOrEqual(viewport.width);
             if (viewport.width < 700) expect(await smallTargets(page), view.name).toEqual([]);
           });
       });
