@@ -4,10 +4,13 @@ import { expect, test } from './enumeron';
 import { smallTargets } from './targets';
 import { GROUPS, openView, VIEWS } from './views';
 
-/** Every view in either theme, once on a wide screen and once on a phone, where a thumb must find each target. */
-for (const { colorScheme, viewport } of [
-  { colorScheme: 'light', viewport: { width: 1280, height: 800 } },
-  { colorScheme: 'dark', viewport: { width: 390, height: 844 } },
+/**
+ * Every view in either theme, once on a wide screen and once on a phone, where a thumb must find each target.
+ * No screen may be too narrow for it; the last of `widths` is the viewport's again.
+ */
+for (const { colorScheme, viewport, widths } of [
+  { colorScheme: 'light', viewport: { width: 1280, height: 800 }, widths: [320, 720, 900, 1100, 1280] },
+  { colorScheme: 'dark', viewport: { width: 390, height: 844 }, widths: [390] },
 ] as const)
   test.describe(`${colorScheme}, ${viewport.width} wide`, () => {
     test.use({ colorScheme, viewport, contextOptions: { reducedMotion: 'reduce' } });
@@ -26,8 +29,11 @@ for (const { colorScheme, viewport } of [
               violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html).join('\n')}`),
               view.name,
             ).toEqual([]);
-            const wide = await page.evaluate(() => document.documentElement.scrollWidth);
-            expect(wide, `${view.name} goes beyond the screen`).toBeLessThanOrEqual(viewport.width);
+            for (const width of widths) {
+              await page.setViewportSize({ ...viewport, width });
+              const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+              expect(wide, `${view.name} goes beyond a screen of ${width}`).toBeLessThanOrEqual(width);
+            }
             if (viewport.width < 700) expect(await smallTargets(page), view.name).toEqual([]);
           });
       });
