@@ -31,8 +31,11 @@ for (const { colorScheme, viewport, widths } of [
             ).toEqual([]);
             for (const width of widths) {
               await page.setViewportSize({ ...viewport, width });
-              const wide = await page.evaluate(() => document.documentElement.scrollWidth);
-              expect(wide, `${view.name} goes beyond a screen of ${width}`).toBeLessThanOrEqual(width);
+              await expect
+                .poll(() => page.evaluate(() => document.documentElement.scrollWidth), {
+                  message: `${view.name} goes beyond a screen of ${width}`,
+                })
+                .toBeLessThanOrEqual(width);
             }
             if (viewport.width < 700) expect(await smallTargets(page), view.name).toEqual([]);
           });
