@@ -17,8 +17,7 @@ export class Boot {
   readonly trouble = signal<string | undefined>(undefined);
 
   /**
-   * On a first visit nothing is stored yet, so the screen does not wait for storage, nor share the machine with
-   * it: both would be a third slower.
+   * On a first visit nothing is stored yet, so the screen neither waits for storage nor shares the machine with it.
    */
   async run(): Promise<void> {
     if (visitedBefore()) await this.open();
@@ -28,6 +27,7 @@ export class Boot {
   private async open(): Promise<void> {
     try {
       await this.seed();
+      // The journal writes what was left, and waits for this.
       this.db.letIn();
       await this.finishWrites();
       if (visitedBefore()) await this.rows.load();

@@ -16,7 +16,7 @@ export class Database extends Dexie {
   declare readonly drafts: Table<DraftRow, string>;
   declare readonly journal: Table<JournalRow, number>;
 
-  /** Resolves once the demo data has been laid out, or could not be: no row is read or written before. */
+  /** Resolves once the demo data has been laid out, or could not be: live queries and the journal wait for it. */
   readonly laidOut = new Promise<void>((resolve) => (this.letIn = resolve));
   /** Tells that it has. */
   declare letIn: () => void;

@@ -21,17 +21,13 @@ export class FactsStore {
   );
 
   /** Adds a fact behind those that were told before. Gives false when there are too many. */
-  async add(fact: Fact): Promise<boolean> {
-    if (this.facts().length >= MOST_FACTS) return false;
-    await this.put(describeFact(fact).toLowerCase(), [...this.facts(), fact]);
-    return true;
+  add(fact: Fact): Promise<boolean> {
+    return this.tell(describeFact(fact).toLowerCase(), [...this.facts(), fact]);
   }
 
   /** Tells of a cut before all that was told. Gives false when there are too many. */
-  async cutFirst(): Promise<boolean> {
-    if (this.facts().length >= MOST_FACTS) return false;
-    await this.put('tell that the pack was cut first', [{ kind: 'cut' }, ...this.facts()]);
-    return true;
+  cutFirst(): Promise<boolean> {
+    return this.tell('tell that the pack was cut first', [{ kind: 'cut' }, ...this.facts()]);
   }
 
   /** @param index from 0. */
@@ -45,6 +41,12 @@ export class FactsStore {
 
   clear(): Promise<void> {
     return this.put('take back all that was told', []);
+  }
+
+  private async tell(label: string, facts: readonly Fact[]): Promise<boolean> {
+    if (facts.length > MOST_FACTS) return false;
+    await this.put(label, facts);
+    return true;
   }
 
   private put(label: string, facts: readonly Fact[]): Promise<void> {
