@@ -95,7 +95,7 @@ test('a room that cannot be loaded says so, and opens when it can', async ({ pag
   await page.route('**/*.js', (route) => route.abort());
   await page.keyboard.press('1');
   const told = page.getByRole('alert');
-  await expect(told).toContainText('This room could not be loaded. What you did is kept.');
+  await expect(told).toContainText('could not be loaded. What you did is kept.');
   await told.getByRole('button', { name: 'Try again' }).click();
   await expect(told).toBeVisible();
   await page.unroute('**/*.js');

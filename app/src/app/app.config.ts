@@ -15,7 +15,7 @@ import { ROUTES } from './app.routes';
 import { Boot } from './data/boot';
 import { fontsReady } from './frame/fonts';
 import { provideIcons } from './frame/icons';
-import { Unreached } from './frame/unreached';
+import { Scripts } from './shared/scripts';
 
 export const appConfig: ApplicationConfig = {
   providers: [
@@ -25,7 +25,7 @@ export const appConfig: ApplicationConfig = {
       withComponentInputBinding(),
       withEnabledBlockingInitialNavigation(),
       withInMemoryScrolling({ scrollPositionRestoration: 'enabled' }),
-      withNavigationErrorHandler(({ url }) => inject(Unreached).tell(url)),
+      withNavigationErrorHandler(({ error, url }) => inject(Scripts).tell(error, url)),
     ),
     provideIcons(),
     provideAppInitializer(() => Promise.all([inject(Boot).run(), fontsReady()])),

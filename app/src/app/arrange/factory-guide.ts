@@ -9,6 +9,7 @@ import { Card } from '@enumeron/core/deck';
 import { describeMove } from '@enumeron/core/moves';
 import { of, switchMap } from 'rxjs';
 import { CardText } from '../shared/card-text';
+import { Scripts } from '../shared/scripts';
 import { RouteState, SEARCH_ROUTE } from '../workers/route';
 import { FACTORIES } from './factories';
 
@@ -22,6 +23,7 @@ import { FACTORIES } from './factories';
 })
 export class FactoryGuide {
   private readonly searchRoute = inject(SEARCH_ROUTE);
+  private readonly scripts = inject(Scripts);
   readonly order = input.required<readonly Card[]>();
 
   protected readonly factories = FACTORIES;
@@ -36,7 +38,13 @@ export class FactoryGuide {
   });
   protected readonly search = toSignal<RouteState | undefined>(
     toObservable(this.asked).pipe(
-      switchMap((asked) => (asked ? this.searchRoute(asked.from, asked.to) : of(undefined))),
+      switchMap((asked) =>
+        asked
+          ? this.searchRoute(asked.from, asked.to).pipe(
+              this.scripts.orElse<RouteState, RouteState>({ kind: 'failed' }),
+            )
+          : of(undefined),
+      ),
     ),
   );
   protected readonly progress = computed(() => {

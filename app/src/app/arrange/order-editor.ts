@@ -41,6 +41,7 @@ import { OrderSheet } from '../shared/order-sheet';
 import { readTextFile } from '../shared/read-file';
 import { NewTabs } from './new-tabs';
 import { OrderDesk } from './order-desk';
+import { MissingPart } from '../shared/missing-part';
 
 /** The largest file that is read as an order. */
 const FILE_LIMIT = 1_000_000;
@@ -66,6 +67,7 @@ const gathered = (problems: readonly OrderProblem[]): readonly Shown[] => {
 @Component({
   selector: 'en-order-editor',
   imports: [
+    MissingPart,
     CardText,
     MatButton,
     MatButtonToggle,

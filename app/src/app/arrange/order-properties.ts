@@ -7,6 +7,7 @@ import { adjacentMatesChance } from '@enumeron/core/moves';
 import { RouterLink } from '@angular/router';
 import { distinctUntilChanged, map, switchMap } from 'rxjs';
 import { CardText } from '../shared/card-text';
+import { Scripts } from '../shared/scripts';
 import { COUNT_SPREADS, SpreadProgress } from '../workers/spread';
 
 /** How many shuffled packs an order is held against. */
@@ -32,6 +33,7 @@ export class OrderProperties {
   readonly order = input.required<readonly Card[]>();
   readonly orderId = input.required<string>();
   private readonly countSpreads = inject(COUNT_SPREADS);
+  private readonly scripts = inject(Scripts);
 
   protected readonly properties = computed(() => properties(this.order()));
   protected readonly opened = signal<string | undefined>(undefined);
@@ -45,7 +47,11 @@ export class OrderProperties {
     toObservable(this.cards).pipe(
       distinctUntilChanged(),
       map((cards) => (cards === '' ? numberOrder() : cards.split(',').map(Number))),
-      switchMap((cards) => this.countSpreads(cards, PACKS, SEED)),
+      switchMap((cards) =>
+        this.countSpreads(cards, PACKS, SEED).pipe(
+          this.scripts.orElse<SpreadProgress, SpreadProgress>({ done: 0, failed: true }),
+        ),
+      ),
     ),
     { initialValue: { done: 0 } },
   );

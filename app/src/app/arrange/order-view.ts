@@ -14,11 +14,13 @@ import { recipeFor } from './recipe-for';
 import { CompareView } from './compare-view';
 import { OrderQuestion } from './order-question';
 import { PutInOrder } from './put-in-order';
+import { MissingPart } from '../shared/missing-part';
 
 /** One order: its cards, how it was made, how to put a pack into it and whether a pack is in it. */
 @Component({
   selector: 'en-order-view',
   imports: [
+    MissingPart,
     DatePipe,
     HeadRecipeView,
     NameForm,

@@ -21,6 +21,7 @@ import { PatternsStore } from '../pack/patterns.store';
 import { RailPreview } from '../pack/rail-preview';
 import { WantedStore } from '../pack/wanted.store';
 import { Notices } from '../shared/notices';
+import { Scripts } from '../shared/scripts';
 import { Intent } from './ask/ask';
 import { AskLine } from './ask/ask-line';
 import { Rail } from './rail/rail';
@@ -28,12 +29,12 @@ import { ROOMS } from './rooms';
 import { ShortcutKeys } from './shortcuts';
 import { Theme } from './theme';
 import { Tools } from './tools';
-import { Unreached } from './unreached';
+import { MissingPart } from '../shared/missing-part';
 
 /** The frame about every room: ask line, rail, rooms, undo and redo. */
 @Component({
   selector: 'en-root',
-  imports: [AskLine, MatButton, Rail, Tools, RouterLink, RouterLinkActive, RouterOutlet],
+  imports: [MissingPart, AskLine, MatButton, Rail, Tools, RouterLink, RouterLinkActive, RouterOutlet],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './shell.html',
   styleUrl: './shell.scss',
@@ -41,7 +42,7 @@ import { Unreached } from './unreached';
 export class Shell {
   private readonly host: HTMLElement = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   protected readonly router = inject(Router);
-  protected readonly unreached = inject(Unreached);
+  protected readonly scripts = inject(Scripts);
   private readonly injector = inject(Injector);
   private readonly announcer = inject(LiveAnnouncer);
   private readonly notices = inject(Notices);
@@ -159,7 +160,7 @@ export class Shell {
   }
 
   protected async help(): Promise<void> {
-    const { openHelp } = await import('./help-sheet');
+    const { openHelp } = await this.scripts.load(() => import('./help-sheet'));
     openHelp(this.injector);
   }
 

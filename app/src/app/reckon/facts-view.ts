@@ -12,13 +12,14 @@ import { MatButton, MatIconButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import { Card } from '@enumeron/core/deck';
 import { deduce, Deduction, describeFact, Fact, reckonFacts } from '@enumeron/core/reckon/facts';
-import { Observable, of, switchMap } from 'rxjs';
+import { map, Observable, of, switchMap } from 'rxjs';
 import { FactsStore, MOST_FACTS } from '../pack/facts.store';
 import { markOnRail } from '../pack/marks';
 import { PackStore } from '../pack/pack.store';
 import { Values, withValue } from '../pack/patterns.store';
 import { CardText } from '../shared/card-text';
 import { Notices } from '../shared/notices';
+import { Scripts } from '../shared/scripts';
 import { DEDUCE_LONG } from '../workers/deduce';
 import { DoPanel } from './do-panel';
 import { FACT_FORMS } from './fact-forms';
@@ -35,6 +36,8 @@ interface Told {
   readonly now: readonly Card[];
   readonly facts: readonly Fact[];
   readonly deduction: Deduction | undefined;
+  /** Set when the worker could not work it out. */
+  readonly failed?: true;
 }
 
 /** Whatever was seen, in any combination: every state of the pack that fits is run through. */
@@ -50,6 +53,7 @@ export class FactsView {
   protected readonly pack = inject(PackStore);
   private readonly deduceLong = inject(DEDUCE_LONG);
   private readonly notices = inject(Notices);
+  private readonly scripts = inject(Scripts);
 
   protected readonly forms = FACT_FORMS;
   protected readonly form = signal(FACT_FORMS[1]);
@@ -66,6 +70,12 @@ export class FactsView {
   );
   protected readonly busy = computed(() => this.told()?.facts !== this.store.facts());
   protected readonly deduction = computed(() => (this.busy() ? undefined : this.told()?.deduction));
+  /** What stands where the answer will be. */
+  protected readonly waiting = computed(() =>
+    !this.busy() && this.told()?.failed
+      ? 'This could not be worked out: a script is missing. Reload the page.'
+      : 'Running through the states …',
+  );
   protected readonly reckoning = computed(() => {
     const deduction = this.deduction();
     return deduction && this.store.facts().length > 0
@@ -95,7 +105,7 @@ export class FactsView {
     const deduction = deduce(now, facts, AT_ONCE);
     return deduction
       ? of(at(deduction))
-      : this.deduceLong(now, facts).pipe(switchMap((found) => of(at(found))));
+      : this.deduceLong(now, facts).pipe(map(at), this.scripts.orElse({ ...at(undefined), failed: true }));
   }
 
   protected choose(kind: string): void {

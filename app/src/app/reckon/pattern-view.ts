@@ -11,6 +11,7 @@ import { markOnRail } from '../pack/marks';
 import { PackStore } from '../pack/pack.store';
 import { PatternsStore } from '../pack/patterns.store';
 import { HandSum } from '../shared/hand-sum';
+import { Scripts } from '../shared/scripts';
 import { TRY_KEY_CARD } from '../workers/key-card';
 import { DoPanel } from './do-panel';
 import { completeValues } from './field';
@@ -41,6 +42,7 @@ export class PatternView {
   protected readonly pack = inject(PackStore);
   private readonly settings = inject(SettingsStore);
   private readonly tryKeyCard = inject(TRY_KEY_CARD);
+  private readonly scripts = inject(Scripts);
 
   protected readonly pattern = computed(
     () => PATTERNS.find(({ path }) => path === this.path()) ?? PATTERNS[0],
@@ -68,7 +70,11 @@ export class PatternView {
     toObservable(this.tried).pipe(
       distinctUntilChanged(),
       map((text) => (text === '' ? undefined : (JSON.parse(text) as [Card[], Card[], Card]))),
-      switchMap((asked) => (asked ? this.tryKeyCard(...asked, RIFFLES, PACKS, SEED) : of(NO_ESTIMATES))),
+      switchMap((asked) =>
+        asked
+          ? this.tryKeyCard(...asked, RIFFLES, PACKS, SEED).pipe(this.scripts.orElse(NO_ESTIMATES))
+          : of(NO_ESTIMATES),
+      ),
     ),
     { initialValue: NO_ESTIMATES },
   );

@@ -1,10 +1,12 @@
 import { inject, Injectable, Injector } from '@angular/core';
 import type { MatSnackBar } from '@angular/material/snack-bar';
+import { Scripts } from './scripts';
 
 /** Short sentences at the foot of the window: what was done, or what went wrong. */
 @Injectable({ providedIn: 'root' })
 export class Notices {
   private readonly injector = inject(Injector);
+  private readonly scripts = inject(Scripts);
 
   async show(sentence: string): Promise<void> {
     (await this.bar()).open(sentence, undefined, { duration: 2500 });
@@ -23,7 +25,7 @@ export class Notices {
 
   /** The bar's script comes with the first notice. */
   private async bar(): Promise<MatSnackBar> {
-    const { MatSnackBar } = await import('@angular/material/snack-bar');
+    const { MatSnackBar } = await this.scripts.load(() => import('@angular/material/snack-bar'));
     return this.injector.get(MatSnackBar);
   }
 }

@@ -7,7 +7,8 @@ import { Observable } from 'rxjs';
 /** A search on its way; at its end the route found, or undefined when there is no short one. */
 export type RouteState =
   | { readonly kind: 'searching'; readonly progress: RouteProgress }
-  | { readonly kind: 'ended'; readonly route: readonly Move[] | undefined };
+  | { readonly kind: 'ended'; readonly route: readonly Move[] | undefined }
+  | { readonly kind: 'failed' };
 
 /** Searches for a short row of moves from one order to another. Unsubscribing stops the work at once. */
 export type SearchRoute = (from: readonly Card[], to: readonly Card[]) => Observable<RouteState>;

@@ -8,6 +8,8 @@ export interface SpreadProgress {
   /** From 0 to 1. */
   readonly done: number;
   readonly counts?: SpreadCounts;
+  /** Set when the worker could not do it. */
+  readonly failed?: true;
 }
 
 /** Counts what well-shuffled packs of these cards show. Unsubscribing stops the work at once. */

@@ -16,13 +16,14 @@ import { RovingGrid } from '../../shared/roving-grid';
 import { Viewport } from '../../shared/viewport';
 import { gapAt, Slot, slotsOf } from './slot';
 import { SlotMenu } from './slot-menu';
+import { MissingPart } from '../../shared/missing-part';
 
 const NO_MARKS: Marks = new Map();
 
 /** The pack as it is now, one slot a card, with the seam that cuts it. */
 @Component({
   selector: 'en-rail',
-  imports: [RovingGrid, SlotMenu],
+  imports: [MissingPart, RovingGrid, SlotMenu],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './rail.html',
   styleUrl: './rail.scss',
