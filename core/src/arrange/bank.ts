@@ -1,6 +1,18 @@
-import { Card } from '../deck/card';
+import { Card, LARGEST_PACK } from '../deck/card';
 import { Order } from '../deck/order';
 import { Outcome } from '../deck/problem';
+import {
+  cardList,
+  eachOnce,
+  FLAG,
+  listOf,
+  optional,
+  Part,
+  readBy,
+  shape,
+  ShapeOf,
+  whole,
+} from '../deck/shape';
 
 /** Cards in a known arrangement between indifferent ones. It keeps its rule: where it lies and what is in it. */
 export interface Bank {
@@ -84,3 +96,16 @@ export const countingRun = (count: number, length: number, firstRank: number): C
   if (ranks.some((rank) => rank < 1 || rank > 13)) return undefined;
   return ranks.map((rank, index) => [2, 3, 1, 0][index % 4] * 13 + rank - 1);
 };
+
+/** As many places as cards, each once. */
+const PLACES: Part = (value, fields) => {
+  const count = Array.isArray(fields['cards']) ? fields['cards'].length : 0;
+  return eachOnce(listOf(whole(1, LARGEST_PACK), count, count))(value, fields);
+};
+
+const SHAPE: ShapeOf<Bank> = { cards: cardList(1), places: PLACES, loose: optional(FLAG) };
+
+/** A bank that is stored or stands in a file. */
+export const BANK: Part = shape(SHAPE);
+
+export const parseBank = (value: unknown): Outcome<{ readonly bank: Bank }> => readBy('bank', BANK, value);

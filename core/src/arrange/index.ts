@@ -1,4 +1,4 @@
-export { type Bank, type BankPosition, countingRun, fillSlots, freeSlots, layBank } from './bank';
+export { type Bank, type BankPosition, countingRun, fillSlots, freeSlots, layBank, parseBank } from './bank';
 export { checkPack, type PackCheck } from './check';
 export { compareOrders, type Comparison } from './compare';
 export { checkGlimpses, type GlimpseCheck, type PlacedCard } from './glimpseCheck';
@@ -23,6 +23,7 @@ export {
   type QuestionAnswer,
   type Relation,
 } from './question';
+export { MOST_MOVES, type Origin, parseOrigin } from './origin';
 export { type Conditions, faults, randomOrder } from './randomOrder';
 export { arrangementBefore, inverseMoves, orderByRecipe, type Recipe, recipeSteps } from './recipe';
 export { findRoute, type RouteProgress, searchRoute } from './route';
@@ -31,6 +32,7 @@ export {
   halfOfMates,
   type Mirrored,
   orderByRule,
+  parseRule,
   type RankRow,
   type Rotating,
   type Rule,

@@ -1,8 +1,9 @@
-import { Card, colourOf, rankOf, suitOf } from '../deck/card';
+import { Card, colourOf, LARGEST_PACK, rankOf, suitOf } from '../deck/card';
 import { mod } from '../deck/mod';
 import { Order } from '../deck/order';
 import { Outcome } from '../deck/problem';
 import { below, Rng, shuffled } from '../deck/rng';
+import { FLAG, optional, Part, shape, ShapeOf, whole } from '../deck/shape';
 
 /** What neighbours must not be, taken round the pack so that it holds for every cut. */
 export interface Conditions {
@@ -75,3 +76,12 @@ export const randomOrder = (
     ],
   };
 };
+
+const SHAPE: ShapeOf<Conditions> = {
+  ranksApart: FLAG,
+  suitsApart: FLAG,
+  colourRun: optional(whole(1, LARGEST_PACK)),
+};
+
+/** Conditions that are stored or stand in a file. */
+export const CONDITIONS: Part = shape(SHAPE);

@@ -3,6 +3,7 @@ import { mod } from '../deck/mod';
 import { showCard } from '../deck/notation';
 import { Order } from '../deck/order';
 import { Outcome } from '../deck/problem';
+import { cardList, CARD, eachOnce, FLAG, kindOf, listOf, Part, readBy, ShapesOf, whole } from '../deck/shape';
 
 /** Ranks advance by a step while the suits go round: from the first card every order of this kind is full. */
 export interface Rotating {
@@ -43,7 +44,7 @@ const refuse = (what: string, remedy: string): Outcome<{ order: Order }> => ({
   problems: [{ what, remedy }],
 });
 
-const eachOnce = (items: readonly number[], count: number): boolean =>
+const isEachOnce = (items: readonly number[], count: number): boolean =>
   items.length === count && new Set(items).size === count;
 
 const SUIT_PROBLEM = [
@@ -52,7 +53,7 @@ const SUIT_PROBLEM = [
 ] as const;
 
 const rotating = ({ first, step, suits }: Rotating): Outcome<{ order: Order }> => {
-  if (!eachOnce(suits, 4)) return refuse(...SUIT_PROBLEM);
+  if (!isEachOnce(suits, 4)) return refuse(...SUIT_PROBLEM);
   if (!Number.isInteger(step) || step < 1 || step > 12)
     return refuse(`The step is ${step}.`, 'Choose a whole number from 1 to 12.');
   if (first >= FULL_PACK)
@@ -65,8 +66,8 @@ const rotating = ({ first, step, suits }: Rotating): Outcome<{ order: Order }> =
 };
 
 const rankRow = ({ ranks, suits }: RankRow): Outcome<{ order: Order }> => {
-  if (!eachOnce(suits, 4)) return refuse(...SUIT_PROBLEM);
-  if (!eachOnce(ranks, 13))
+  if (!isEachOnce(suits, 4)) return refuse(...SUIT_PROBLEM);
+  if (!isEachOnce(ranks, 13))
     return refuse(
       'The row does not hold each rank once.',
       'Write the thirteen ranks, such as 8 K 3 10 2 7 9 5 Q 4 A 6 J.',
@@ -89,7 +90,7 @@ const mirrored = ({ kind, half }: Mirrored): Outcome<{ order: Order }> => {
 };
 
 const factory = ({ suits, up }: Factory): Outcome<{ order: Order }> => {
-  if (!eachOnce(suits, 4)) return refuse(...SUIT_PROBLEM);
+  if (!isEachOnce(suits, 4)) return refuse(...SUIT_PROBLEM);
   const order = suits.flatMap((suit, index) => {
     const run = Array.from({ length: 13 }, (_, rank) => suit * 13 + rank);
     return up[index] ? run : run.reverse();
@@ -119,3 +120,20 @@ export const halfOfMates = (shuffledPack: Order): Card[] => {
     if (card < FULL_PACK && !half.includes(card) && !half.includes(mateOf(card))) half.push(card);
   return half;
 };
+
+const FOUR_SUITS = eachOnce(listOf(whole(0, 3), 4, 4));
+const HALF = cardList(FULL_PACK / 2, FULL_PACK / 2);
+
+const SHAPES: ShapesOf<Rule> = {
+  rotating: { first: CARD, step: whole(1, 12), suits: FOUR_SUITS },
+  'rank row': { ranks: eachOnce(listOf(whole(1, 13), 13, 13)), suits: FOUR_SUITS },
+  'mirrored halves': { half: HALF },
+  palindrome: { half: HALF },
+  factory: { suits: FOUR_SUITS, up: listOf(FLAG, 4, 4) },
+};
+
+/** A rule that is stored or stands in a file. */
+export const RULE: Part = kindOf(SHAPES);
+
+/** Reads a rule. Whether it computes an order is another question: `orderByRule` answers it. */
+export const parseRule = (value: unknown): Outcome<{ readonly rule: Rule }> => readBy('rule', RULE, value);

@@ -20,6 +20,7 @@ export {
   suitOf,
   SUITS,
 } from './card';
+export { type Glimpse, LAID_PACK, type LaidPack } from './laidPack';
 export { mod } from './mod';
 export {
   formatCard,
@@ -46,3 +47,17 @@ export {
 } from './orderText';
 export { type Outcome, type Problem, sayProblem } from './problem';
 export { below, type Rng, seededRng, shuffled } from './rng';
+export {
+  cardList,
+  CARD,
+  FLAG,
+  type Fields,
+  listOf,
+  oneOf,
+  optional,
+  type Part,
+  SEED,
+  shape,
+  type ShapeOf,
+  whole,
+} from './shape';

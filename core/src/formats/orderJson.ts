@@ -1,6 +1,7 @@
 import { Order } from '../deck/order';
 import { formatOrder, parseOrder } from '../deck/orderText';
 import { Outcome, Problem, sayProblem } from '../deck/problem';
+import { Fields } from '../deck/shape';
 
 /** An order as it stands in a JSON file. docs/formats.md describes it. */
 export interface OrderFile {
@@ -21,17 +22,21 @@ const refuse = (problem: Problem): Outcome<OrderFile> => ({ ok: false, problems:
  * @param value anything, as `JSON.parse` gave it.
  */
 export const parseOrderJson = (value: unknown): Outcome<OrderFile> => {
-  const { format, version, name, cards } = (value ?? {}) as Readonly<Record<string, unknown>>;
+  const { format, version, name, cards } = (value ?? {}) as Fields;
   if (format !== FORMAT)
     return refuse({
       what: 'The file holds no order of Enumeron.',
       remedy: `Its format should be “${FORMAT}”.`,
     });
   if (version !== 1)
-    return refuse({
-      what: `Version ${String(version)} of the format is not known.`,
-      remedy: 'Update Enumeron, then open it.',
-    });
+    return refuse(
+      Number.isSafeInteger(version) && Number(version) > 1
+        ? {
+            what: `Version ${Number(version)} of the format is newer than this.`,
+            remedy: 'Update Enumeron, then open it.',
+          }
+        : { what: 'The version of the format is not told.', remedy: 'It should be 1.' },
+    );
   if (typeof name !== 'string' || typeof cards !== 'string')
     return refuse({ what: 'The name or the cards are missing.', remedy: 'Both must be texts.' });
   const outcome = parseOrder(cards);

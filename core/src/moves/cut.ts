@@ -1,6 +1,8 @@
 import { Order } from '../deck/order';
 import { mod } from '../deck/mod';
 import { cards } from './wording';
+import { ShapeOf } from '../deck/shape';
+import { COUNT } from './counts';
 
 /** The top `count` cards, as they are, go to the bottom. */
 export interface Cut {
@@ -26,3 +28,5 @@ export const placeAfterCut = ({ count }: Cut, place: number, size: number): numb
 
 export const describeCut = ({ count }: Cut): string =>
   count === 0 ? 'Leave the pack as it is.' : `Cut ${cards(count)} from the top to the bottom.`;
+
+export const CUT_SHAPE: ShapeOf<Cut> = { count: COUNT };

@@ -1,5 +1,7 @@
 import { Order } from '../deck/order';
 import { cards } from './wording';
+import { ShapeOf } from '../deck/shape';
+import { COUNT } from './counts';
 
 /** The top `count` cards are dealt singly into a heap, which reverses them, and the heap goes back on top. */
 export interface Deal {
@@ -24,3 +26,5 @@ export const placeAfterDeal = ({ count }: Deal, place: number, size: number): nu
 
 export const describeDeal = ({ count }: Deal): string =>
   `Deal ${cards(count)} singly into a heap and drop the heap back on top.`;
+
+export const DEAL_SHAPE: ShapeOf<Deal> = { count: COUNT };

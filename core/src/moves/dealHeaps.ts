@@ -1,4 +1,6 @@
 import { Arrangement, range } from './arrangement';
+import { eachOnce, listOf, Part, ShapeOf, whole } from '../deck/shape';
+import { MOST_HEAPS } from './counts';
 
 /** The whole pack is dealt round and round into heaps, and the heaps are gathered. */
 export interface DealHeaps {
@@ -29,3 +31,11 @@ export const describeDealHeaps = ({ heaps, gather }: DealHeaps): string =>
 export const describeUndealHeaps = ({ heaps, gather }: UndealHeaps): string =>
   `Take the pack apart into ${heaps} heaps, from the top ${gather.map((heap) => `heap ${heap}`).join(', ')}, ` +
   `then take the top card of the heaps in turn, last dealt first, each onto the last.`;
+
+/** Each heap once, from 1. */
+const GATHER: Part = (value, fields) => {
+  const heaps = Number(fields['heaps']);
+  return eachOnce(listOf(whole(1, heaps), heaps, heaps))(value, fields);
+};
+
+export const DEAL_HEAPS_SHAPE: ShapeOf<DealHeaps> = { heaps: whole(1, MOST_HEAPS), gather: GATHER };

@@ -1,7 +1,7 @@
 export { type Cut, cut } from './cut';
 export { type Deal, deal } from './deal';
 export { type DealHeaps, type UndealHeaps } from './dealHeaps';
-export { applyMove, describeMove, invertMove, type Move, placeAfterMove } from './move';
+export { applyMove, describeMove, invertMove, type Move, parseMove, placeAfterMove } from './move';
 export { type Overhand } from './overhand';
 export { type MovePacket, type ReversePacket } from './packet';
 export { type Riffle } from './riffle';

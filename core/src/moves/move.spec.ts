@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { Order } from '../deck/order';
 import { cut } from './cut';
 import { deal } from './deal';
-import { applyMove, describeMove, invertMove, Move, placeAfterMove } from './move';
+import { applyMove, describeMove, invertMove, Move, parseMove, placeAfterMove } from './move';
 
 const anyPack: fc.Arbitrary<Order> = fc
   .integer({ min: 1, max: 54 })
@@ -210,4 +210,38 @@ test('a card taken out can be put back when it is known, and the places follow',
     }),
   );
   expect(invertMove({ kind: 'take', place: 3 }, 52)).toBeUndefined();
+});
+
+test('every move, and its inverse, is read back as it is', () => {
+  fc.assert(
+    fc.property(packAndMove, ([order, move]) => {
+      for (const each of [move, invertMove(move, order.length) ?? move]) {
+        expect(parseMove(each)).toEqual({ ok: true, move: each });
+        expect(parseMove({ ...each, more: 1 })).toMatchObject({ ok: false, problems: [{ where: 'more' }] });
+      }
+    }),
+  );
+});
+
+test.each<[unknown, string]>([
+  [null, 'kind'],
+  [[], 'kind'],
+  [{ kind: 'toString' }, 'kind'],
+  [{ kind: { toString: 1 } }, 'kind'],
+  [{ kind: 'cut' }, 'count'],
+  [{ kind: 'cut', count: 61 }, 'count'],
+  [{ kind: 'cut', count: 1.5 }, 'count'],
+  [{ kind: 'cut', count: '1' }, 'count'],
+  [{ kind: 'weave', weave: 'sideways' }, 'weave'],
+  [{ kind: 'deal heaps', heaps: 2, gather: [1, 1] }, 'gather'],
+  [{ kind: 'deal heaps', heaps: 2, gather: [0, 1] }, 'gather › 1'],
+  [{ kind: 'deal heaps', heaps: 14, gather: [] }, 'heaps'],
+  [{ kind: 'reverse packet', from: 9, to: 3 }, 'to'],
+  [{ kind: 'move packet', from: 2, to: 9, after: 5, reversed: false }, 'after'],
+  [{ kind: 'riffle', seed: 2 ** 60 }, 'seed'],
+  [{ kind: 'overhand', seed: 1, chop: 0 }, 'chop'],
+  [{ kind: 'put', place: 1, card: 108 }, 'card'],
+])('%j is no move: %s is wrong', (value, where) => {
+  const outcome = parseMove(value);
+  expect(outcome.ok ? '' : outcome.problems[0].where).toBe(where);
 });

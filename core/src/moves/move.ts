@@ -1,25 +1,30 @@
 import { Order } from '../deck/order';
+import { Outcome } from '../deck/problem';
+import { kindOf, Part, readBy, ShapeOf } from '../deck/shape';
 import { arrangeBy, Arrangement, invertArrangement, placeIn } from './arrangement';
-import { Cut, cut, describeCut, invertCut, placeAfterCut } from './cut';
-import { Deal, deal, describeDeal, invertDeal, placeAfterDeal } from './deal';
+import { Cut, cut, CUT_SHAPE, describeCut, invertCut, placeAfterCut } from './cut';
+import { Deal, deal, DEAL_SHAPE, describeDeal, invertDeal, placeAfterDeal } from './deal';
 import {
   arrangeDealHeaps,
+  DEAL_HEAPS_SHAPE,
   DealHeaps,
   describeDealHeaps,
   describeUndealHeaps,
   UndealHeaps,
 } from './dealHeaps';
-import { arrangeOverhand, describeOverhand, Overhand } from './overhand';
+import { arrangeOverhand, describeOverhand, Overhand, OVERHAND_SHAPE } from './overhand';
 import {
   arrangeMovePacket,
   arrangeReversePacket,
   describeMovePacket,
   describeReversePacket,
   invertMovePacket,
+  MOVE_PACKET_SHAPE,
   MovePacket,
+  REVERSE_PACKET_SHAPE,
   ReversePacket,
 } from './packet';
-import { arrangeRiffle, describeRiffle, Riffle } from './riffle';
+import { arrangeRiffle, describeRiffle, Riffle, RIFFLE_SHAPE } from './riffle';
 import {
   describePut,
   describeTake,
@@ -29,8 +34,10 @@ import {
   placeAfterTake,
   Put,
   put,
+  PUT_SHAPE,
   Take,
   take,
+  TAKE_SHAPE,
 } from './takePut';
 import {
   arrangeUnweave,
@@ -44,6 +51,8 @@ import {
   Unweave,
   UnweavePacket,
   Weave,
+  WEAVE_PACKET_SHAPE,
+  WEAVE_SHAPE,
   WeavePacket,
 } from './weave';
 
@@ -66,6 +75,8 @@ export type Move =
 
 /** What every kind of move knows how to do. */
 interface Rule<M extends Move> {
+  /** What its fields must be when it is read from storage or a file. */
+  readonly shape: ShapeOf<M>;
   /** The order after the move. */
   apply(order: Order, move: M): Order;
   /** The move that takes it back, for a pack of `size` cards; undefined where there is none. */
@@ -78,10 +89,12 @@ interface Rule<M extends Move> {
 
 /** A move that is the same arrangement of places for every pack of a size. */
 const arranging = <M extends Move>(
+  shape: ShapeOf<M>,
   arrange: (move: M, size: number) => Arrangement,
   invert: (move: M, size: number) => Move | undefined,
   describe: (move: M) => string,
 ): Rule<M> => ({
+  shape,
   apply: (order, move) => arrangeBy(order, arrange(move, order.length)),
   invert,
   place: (move, place, size) => placeIn(arrange(move, size), place),
@@ -94,41 +107,56 @@ const never = (): undefined => undefined;
 /** A new kind of move is added to the union above and to this table, and everything knows it. */
 const rules: { [Kind in Move['kind']]: Rule<Extract<Move, { kind: Kind }>> } = {
   cut: {
+    shape: CUT_SHAPE,
     apply: (order, { count }) => cut(order, count),
     invert: invertCut,
     place: placeAfterCut,
     describe: describeCut,
   },
   deal: {
+    shape: DEAL_SHAPE,
     apply: (order, { count }) => deal(order, count),
     invert: invertDeal,
     place: placeAfterDeal,
     describe: describeDeal,
   },
-  'deal heaps': arranging(arrangeDealHeaps, (move) => ({ ...move, kind: 'undeal heaps' }), describeDealHeaps),
-  'undeal heaps': arranging(
+  'deal heaps': arranging(
+    DEAL_HEAPS_SHAPE,
+    arrangeDealHeaps,
+    (move) => ({ ...move, kind: 'undeal heaps' }),
+    describeDealHeaps,
+  ),
+  'undeal heaps': arranging<UndealHeaps>(
+    DEAL_HEAPS_SHAPE,
     (move, size) => invertArrangement(arrangeDealHeaps({ ...move, kind: 'deal heaps' }, size)),
     (move) => ({ ...move, kind: 'deal heaps' }),
     describeUndealHeaps,
   ),
-  'move packet': arranging(arrangeMovePacket, invertMovePacket, describeMovePacket),
-  'reverse packet': arranging(arrangeReversePacket, (move) => move, describeReversePacket),
-  weave: arranging(arrangeWeave, (move) => ({ ...move, kind: 'unweave' }), describeWeave),
-  unweave: arranging(arrangeUnweave, (move) => ({ ...move, kind: 'weave' }), describeUnweave),
+  'move packet': arranging(MOVE_PACKET_SHAPE, arrangeMovePacket, invertMovePacket, describeMovePacket),
+  'reverse packet': arranging(
+    REVERSE_PACKET_SHAPE,
+    arrangeReversePacket,
+    (move) => move,
+    describeReversePacket,
+  ),
+  weave: arranging(WEAVE_SHAPE, arrangeWeave, (move) => ({ ...move, kind: 'unweave' }), describeWeave),
+  unweave: arranging(WEAVE_SHAPE, arrangeUnweave, (move) => ({ ...move, kind: 'weave' }), describeUnweave),
   'weave packet': arranging(
+    WEAVE_PACKET_SHAPE,
     arrangeWeavePacket,
     (move) => ({ ...move, kind: 'unweave packet' }),
     describeWeavePacket,
   ),
   'unweave packet': arranging(
+    WEAVE_PACKET_SHAPE,
     arrangeUnweavePacket,
     (move) => ({ ...move, kind: 'weave packet' }),
     describeUnweavePacket,
   ),
-  riffle: arranging(arrangeRiffle, never, describeRiffle),
-  overhand: arranging(arrangeOverhand, never, describeOverhand),
-  take: { apply: take, invert: invertTake, place: placeAfterTake, describe: describeTake },
-  put: { apply: put, invert: invertPut, place: placeAfterPut, describe: describePut },
+  riffle: arranging(RIFFLE_SHAPE, arrangeRiffle, never, describeRiffle),
+  overhand: arranging(OVERHAND_SHAPE, arrangeOverhand, never, describeOverhand),
+  take: { shape: TAKE_SHAPE, apply: take, invert: invertTake, place: placeAfterTake, describe: describeTake },
+  put: { shape: PUT_SHAPE, apply: put, invert: invertPut, place: placeAfterPut, describe: describePut },
 };
 
 const ruleFor = (move: Move): Rule<Move> => rules[move.kind];
@@ -149,3 +177,11 @@ export const placeAfterMove = (move: Move, place: number, size: number): number 
 
 /** How a person is told to do a move: one sentence. */
 export const describeMove = (move: Move): string => ruleFor(move).describe(move);
+
+/** A move that is stored or stands in a file. */
+export const MOVE: Part = kindOf(
+  Object.fromEntries(Object.entries(rules).map(([kind, { shape }]) => [kind, shape])),
+);
+
+/** Reads a move. Counts and places go up to the largest pack, whatever the pack that it will be done to. */
+export const parseMove = (value: unknown): Outcome<{ readonly move: Move }> => readBy('move', MOVE, value);

@@ -1,5 +1,6 @@
 import { seededRng } from '../deck/rng';
 import { Arrangement, range } from './arrangement';
+import { above, SEED, ShapeOf } from '../deck/shape';
 
 /** An overhand shuffle made by chance: packets are chopped off the top and land in reverse order. */
 export interface Overhand {
@@ -20,3 +21,5 @@ export const arrangeOverhand = ({ seed, chop }: Overhand, size: number): Arrange
 };
 
 export const describeOverhand = (): string => 'Shuffle the pack overhand once.';
+
+export const OVERHAND_SHAPE: ShapeOf<Overhand> = { seed: SEED, chop: above(0, 1) };

@@ -1,4 +1,6 @@
 import { Arrangement, range } from './arrangement';
+import { FLAG, Part, ShapeOf } from '../deck/shape';
+import { COUNT, PLACE } from './counts';
 
 /** The cards from place `from` to place `to` (from 1, both included) go behind place `after`. */
 export interface MovePacket {
@@ -53,3 +55,20 @@ export const describeMovePacket = ({ from, to, after, reversed }: MovePacket): s
 
 export const describeReversePacket = ({ from, to }: ReversePacket): string =>
   `Reverse the order of ${places(from, to)} where they lie.`;
+
+/** The last place of a packet, not before its first. */
+const TO: Part = (value, fields) =>
+  PLACE(value, fields) ??
+  (Number(value) >= Number(fields['from'])
+    ? undefined
+    : { what: 'The packet ends before it begins.', remedy: 'Exchange the two places.' });
+
+/** A place outside the packet. */
+const AFTER: Part = (value, fields) =>
+  COUNT(value, fields) ??
+  (Number(value) < Number(fields['from']) || Number(value) >= Number(fields['to'])
+    ? undefined
+    : { what: 'The packet would go into itself.', remedy: 'Name a place outside it.' });
+
+export const MOVE_PACKET_SHAPE: ShapeOf<MovePacket> = { from: PLACE, to: TO, after: AFTER, reversed: FLAG };
+export const REVERSE_PACKET_SHAPE: ShapeOf<ReversePacket> = { from: PLACE, to: TO };

@@ -1,5 +1,6 @@
 import { seededRng } from '../deck/rng';
 import { Arrangement } from './arrangement';
+import { SEED, ShapeOf } from '../deck/shape';
 
 /** A riffle shuffle as people do it, made by chance. The same seed gives the same shuffle. */
 export interface Riffle {
@@ -21,3 +22,5 @@ export const arrangeRiffle = ({ seed }: Riffle, size: number): Arrangement => {
 };
 
 export const describeRiffle = (): string => 'Riffle the pack once.';
+
+export const RIFFLE_SHAPE: ShapeOf<Riffle> = { seed: SEED };

@@ -1,6 +1,8 @@
 import { Card } from '../deck/card';
 import { showCard } from '../deck/notation';
 import { Order } from '../deck/order';
+import { CARD, optional, ShapeOf } from '../deck/shape';
+import { PLACE } from './counts';
 
 /** The card at `place` (from 1) leaves the pack. */
 export interface Take {
@@ -40,3 +42,6 @@ export const describeTake = ({ place, card }: Take): string =>
 
 export const describePut = ({ place, card }: Put): string =>
   `Put ${showCard(card)} into the pack at ${place}.`;
+
+export const TAKE_SHAPE: ShapeOf<Take> = { place: PLACE, card: optional(CARD) };
+export const PUT_SHAPE: ShapeOf<Put> = { place: PLACE, card: CARD };

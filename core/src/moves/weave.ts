@@ -1,6 +1,8 @@
 import { Order } from '../deck/order';
 import { arrangeBy, Arrangement, invertArrangement, range } from './arrangement';
 import { cards } from './wording';
+import { oneOf, optional, ShapeOf } from '../deck/shape';
+import { COUNT } from './counts';
 
 /** Whether the top card stays on top (out) or becomes the second (in). */
 export type WeaveKind = 'in' | 'out';
@@ -100,3 +102,8 @@ export const describeWeavePacket = ({ weave, count }: WeavePacket): string =>
 export const describeUnweavePacket = ({ weave, count }: UnweavePacket): string =>
   `Strip ${cards(count)} out of the top ${count * 2}, every other one beginning with the ` +
   `${weave === 'out' ? 'first' : 'second'}, and put them on top.`;
+
+const WEAVE_KIND = oneOf('in', 'out');
+
+export const WEAVE_SHAPE: ShapeOf<Weave> = { weave: WEAVE_KIND, top: optional(COUNT) };
+export const WEAVE_PACKET_SHAPE: ShapeOf<WeavePacket> = { weave: WEAVE_KIND, count: COUNT };

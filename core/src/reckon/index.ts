@@ -29,6 +29,7 @@ export {
   isTolerated,
   type Need,
   NEEDS,
+  parseTolerance,
   toleratedFirst,
   type Tolerance,
 } from './tolerance';

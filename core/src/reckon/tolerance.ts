@@ -1,6 +1,9 @@
 import { Card } from '../deck/card';
 import { Order, placeOf } from '../deck/order';
 import { Handling, handlings } from './handling';
+import { LARGEST_PACK } from '../deck/card';
+import { Outcome } from '../deck/problem';
+import { FLAG, readBy, shape, ShapeOf, whole } from '../deck/shape';
 
 /** Which handlings a performer is happy to use. */
 export interface Tolerance {
@@ -65,3 +68,14 @@ const needOf = (ways: readonly Handling[], tolerance: Tolerance): Need => {
   if (shifts.length > 0) return 'little';
   return tolerated.length > 0 ? 'cut' : 'more';
 };
+
+const SHAPE: ShapeOf<Tolerance> = {
+  shift: whole(0, LARGEST_PACK),
+  turnTheNext: FLAG,
+  fromTheFace: FLAG,
+  cut: FLAG,
+  hold: FLAG,
+};
+
+export const parseTolerance = (value: unknown): Outcome<{ readonly tolerance: Tolerance }> =>
+  readBy('tolerance', shape(SHAPE), value);

@@ -1,7 +1,10 @@
-import { Card, Rank } from '../../deck/card';
+import { Card, LARGEST_PACK, Rank } from '../../deck/card';
 import { showCard, showRank } from '../../deck/notation';
 import { cards } from '../../moves/wording';
 import { Quantity, Step } from '../../table/step';
+import { Outcome } from '../../deck/problem';
+import { CARD, kindOf, listOf, oneOf, optional, Part, readBy, ShapesOf, whole } from '../../deck/shape';
+import { MOST_HEAPS } from '../../moves/counts';
 
 /**
  * Something that happened to the pack or was seen of it, in the order in which it was told. The pack is the one
@@ -248,3 +251,31 @@ export const describeFact = (fact: Fact): string => {
       return `A card thought of, in heap ${fact.heap} of ${fact.heaps}`;
   }
 };
+
+const RANK = whole(1, 13);
+const PLACE = whole(1, LARGEST_PACK);
+const AT: Part = (value, fields) =>
+  typeof value === 'number' ? PLACE(value, fields) : oneOf('face', 'top')(value, fields);
+/** The heap, from 1 to the heaps beside it. */
+const HEAP: Part = (value, fields) => whole(1, Number(fields['heaps']))(value, fields);
+
+const SHAPES: ShapesOf<Fact> = {
+  cut: {},
+  seen: { at: AT, card: CARD },
+  lift: { face: optional(CARD), size: optional(listOf(whole(0, LARGEST_PACK), 2, 2)) },
+  cuts: { first: CARD, second: CARD },
+  'next ranks': { first: RANK, second: RANK },
+  dealt: { count: whole(0, LARGEST_PACK) },
+  taken: { count: whole(1, 2) },
+  missing: { card: CARD },
+  gap: { above: CARD, below: CARD, count: whole(1, 9) },
+  row: { cards: listOf(CARD, 2, LARGEST_PACK) },
+  'short group': { rank: RANK },
+  heap: { heaps: whole(2, MOST_HEAPS), heap: HEAP },
+};
+
+/** A fact that is stored or stands in a file. */
+export const FACT: Part = kindOf(SHAPES);
+
+/** Reads a fact. Whether it can be true of a pack is another question: `deduce` answers it. */
+export const parseFact = (value: unknown): Outcome<{ readonly fact: Fact }> => readBy('fact', FACT, value);

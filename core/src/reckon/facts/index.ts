@@ -1,3 +1,3 @@
 export { deduce, type Deduction, type Tally } from './deduce';
-export { describeFact, type Fact, type Unknown } from './fact';
+export { describeFact, FACT, type Fact, parseFact, type Unknown } from './fact';
 export { reckonFacts, sayTally } from './sayDeduction';
