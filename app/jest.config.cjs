@@ -7,5 +7,5 @@ module.exports = {
   setupFilesAfterEnv: ['<rootDir>/jest.setup.ts'],
   testMatch: ['<rootDir>/src/**/*.spec.ts'],
   moduleNameMapper: { '^@enumeron/core/(.*)$': '<rootDir>/../core/src/$1/index.ts' },
-  transformIgnorePatterns: ['node_modules/(?!(.*\\.mjs$|d3-|internmap/))'],
+  transformIgnorePatterns: ['node_modules/(?!(.*\\.mjs$|d3-|internmap/|@noble/))'],
 };

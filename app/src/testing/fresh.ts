@@ -2,28 +2,50 @@ import { EnvironmentProviders, Provider } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { Boot } from '../app/data/boot';
-import { Database, DATABASE } from '../app/data/db';
+import { Database } from '../app/data/database';
 import { leftInFlight } from '../app/data/in-flight';
+import { Journal } from '../app/data/journal';
+import { Reader } from '../app/data/reader';
+import { MAKE_DATABASE } from '../app/data/storage';
 import { provideIcons } from '../app/frame/icons';
+import { forgetActs } from '../app/shared/once';
 
 let count = 0;
 
-/** A database of its own in memory, laid out as on a first visit, and the application's services over it. */
+/** A database of its own in memory. */
+export const newDatabase = (): Database => new Database(`test-${(count++).toString()}`);
+
+/** The application's services over a database; another one is made where storage is in trouble. */
+export const provideApp = (
+  db: Database,
+  providers: (Provider | EnvironmentProviders)[] = [],
+): (Provider | EnvironmentProviders)[] => [
+  provideIcons(),
+  provideRouter([]),
+  {
+    provide: MAKE_DATABASE,
+    useValue: (inMemory?: boolean) => Promise.resolve(inMemory ? newDatabase() : db),
+  },
+  ...providers,
+];
+
+/** A database laid out as on a first visit, and the application's services over it. */
 export const freshApp = async (providers: (Provider | EnvironmentProviders)[] = []): Promise<Database> => {
-  const db = new Database(`test-${(count++).toString()}`);
-  TestBed.configureTestingModule({
-    providers: [provideIcons(), provideRouter([]), { provide: DATABASE, useValue: db }, ...providers],
-  });
+  const db = newDatabase();
+  TestBed.configureTestingModule({ providers: provideApp(db, providers) });
   // What the application of the test before still has to write is its own.
-  await until(() => (leftInFlight() as readonly unknown[]).length === 0);
+  await until(() => leftInFlight().length === 0);
+  forgetActs();
   localStorage.setItem('enumeron-visited', '1');
   await TestBed.inject(Boot).run();
+  await TestBed.inject(Reader).ready();
+  TestBed.inject(Journal);
   return db;
 };
 
 /** What is still written, and read anew because of that, ends before its page is gone. */
 afterAll(async () => {
-  await until(() => (leftInFlight() as readonly unknown[]).length === 0);
+  await until(() => leftInFlight().length === 0);
   await new Promise((resolve) => setTimeout(resolve, 50));
 });
 

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { MatButton } from '@angular/material/button';
 import { MatFormField, MatHint, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
-import { BankPosition, countingRun, fillSlots, freeSlots, layBank } from '@enumeron/core/arrange';
+import { BankPosition, countingRun, fillSlots, freeSlots, layBank, Origin } from '@enumeron/core/arrange';
 import {
   cardOf,
   formatOrder,
@@ -16,19 +16,21 @@ import {
   SUITS,
   whyNotCard,
 } from '@enumeron/core/deck';
-import { Origin } from '../data/rows';
 import { PackStore } from '../pack/pack.store';
+import { keepDraft } from '../data/draft-fields';
 import { previewOnRail } from '../pack/rail-preview';
 import { OrderSheet } from '../shared/order-sheet';
+import { LeftDrafts } from '../shared/left-drafts';
 import { NewTabs } from './new-tabs';
 import { SaveOrder } from './save-order';
 
 type Where = BankPosition['kind'];
+const WHERES: readonly Where[] = ['behind', 'at the face', 'around the middle', 'every'];
 
 /** A known row of cards laid between indifferent ones. */
 @Component({
   selector: 'en-bank-maker',
-  imports: [MatButton, MatFormField, MatHint, MatInput, MatLabel, NewTabs, OrderSheet, SaveOrder],
+  imports: [MatButton, MatFormField, MatHint, MatInput, LeftDrafts, MatLabel, NewTabs, OrderSheet, SaveOrder],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './bank-maker.html',
   styleUrl: './rule-maker.scss',
@@ -43,6 +45,7 @@ export class BankMaker {
   protected readonly count = signal('20');
   protected readonly step = signal('3');
   protected readonly loose = signal(false);
+  protected readonly name = signal('');
 
   private readonly position = computed<BankPosition>(() => {
     const count = Number(this.count());
@@ -95,6 +98,19 @@ export class BankMaker {
     kind: 'bank',
     bank: this.bank() ?? { cards: [], places: [] },
   }));
+
+  protected readonly draft = keepDraft(
+    'bank',
+    {
+      text: this.text,
+      where: this.where,
+      count: this.count,
+      step: this.step,
+      loose: this.loose,
+      name: this.name,
+    },
+    (name, value) => name !== 'where' || WHERES.includes(value as Where),
+  );
 
   constructor() {
     previewOnRail(() => {

@@ -5,7 +5,7 @@ import { compareOrders, properties } from '@enumeron/core/arrange';
 import { Card, placeOf, showCard } from '@enumeron/core/deck';
 import { cards } from '@enumeron/core/moves';
 import { OrdersStore } from '../data/orders.store';
-import { OrderRow } from '../data/rows';
+import { OrderRow } from '../data/kinds/orders';
 import { CardFace } from '../shared/card-face';
 import { CardText } from '../shared/card-text';
 import { Strip } from '../shared/strip';
@@ -24,13 +24,13 @@ export class CompareView {
   private readonly store = inject(OrdersStore);
   readonly order = input.required<OrderRow>();
 
-  protected readonly others = computed(
-    () => this.store.orders()?.filter(({ id }) => id !== this.order().id) ?? [],
-  );
+  private readonly names = this.store.names();
+  protected readonly others = computed(() => this.names()?.filter(({ id }) => id !== this.order().id) ?? []);
   private readonly chosen = signal<string | undefined>(undefined);
-  protected readonly other = computed(
-    () => this.others().find(({ id }) => id === this.chosen()) ?? this.others().at(0),
-  );
+  protected readonly other = computed(() => {
+    const id = this.chosen() ?? this.others().at(0)?.id;
+    return id === undefined || id === this.order().id ? undefined : this.store.find(id);
+  });
 
   protected readonly shared = computed(() => {
     const other = this.other();

@@ -1,6 +1,5 @@
-import { Freedom, freedomFits } from '@enumeron/core/arrange';
+import { Freedom, freedomFits, Origin } from '@enumeron/core/arrange';
 import { Card } from '@enumeron/core/deck';
-import { Origin } from '../data/rows';
 
 /** What an order leaves free by the way in which it was made, when it leaves anything. */
 export const freedomFor = (origin: Origin | undefined, order: readonly Card[]): Freedom | undefined => {

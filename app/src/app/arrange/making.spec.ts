@@ -15,9 +15,10 @@ import {
 } from '@enumeron/core/deck';
 import { of } from 'rxjs';
 import { freshApp, until } from '../../testing/fresh';
+import { forgetActs } from '../shared/once';
 import { render, Rendered } from '../../testing/render';
 import { OrdersStore } from '../data/orders.store';
-import { OrderRow } from '../data/rows';
+import { OrderRow } from '../data/kinds/orders';
 import { sampleOrders } from '../data/sample';
 import { RailPreview } from '../pack/rail-preview';
 import { COUNT_SPREADS, CountSpreads } from '../workers/spread';
@@ -43,18 +44,21 @@ let orders: OrdersStore;
 beforeEach(async () => {
   await freshApp([{ provide: COUNT_SPREADS, useValue: countHere }]);
   orders = TestBed.inject(OrdersStore);
-  await until(() => orders.orders() !== undefined);
+  await until(() => orders.ids() !== undefined);
   jest.spyOn(TestBed.inject(Router), 'navigate').mockResolvedValue(true);
 });
 
 /** What the rail shows, and the order that is stored when it is saved under a name. */
 const shown = (): readonly number[] | undefined => TestBed.inject(RailPreview).preview()?.now;
 const saved = async (rendered: Rendered<unknown>): Promise<OrderRow> => {
-  const before = orders.orders()?.length ?? 0;
+  const before = orders.ids()?.length ?? 0;
+  forgetActs();
   await rendered.type('en-save-order input', 'Mine');
   await rendered.click('Save the order');
-  await until(() => orders.orders()?.length === before + 1);
-  return orders.orders()?.find(({ name }) => name === 'Mine') as OrderRow;
+  await until(() => orders.ids()?.length === before + 1);
+  const id = orders.ids()?.at(-1) ?? '';
+  await until(() => orders.find(id) !== undefined);
+  return orders.find(id) as OrderRow;
 };
 
 describe('by rule', () => {
@@ -77,7 +81,7 @@ describe('by rule', () => {
       expect([...row.cards].sort((a, b) => a - b)).toEqual(numberOrder());
       rendered.fixture.destroy();
       await orders.remove(row);
-      await until(() => orders.orders()?.length === 5);
+      await until(() => orders.ids()?.length === 5);
     }
     expect(shown()).toBeUndefined();
   });

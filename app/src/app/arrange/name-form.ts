@@ -12,7 +12,7 @@ import {
 import { MatButton } from '@angular/material/button';
 import { MatFormField, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
-import { nameProblem } from '../data/rows';
+import { makeName, nameProblem } from '@enumeron/core/formats';
 
 /** Another name for an order, in its place on the sheet. */
 @Component({
@@ -66,6 +66,6 @@ export class NameForm {
 
   protected give(event: Event): void {
     event.preventDefault();
-    if (this.problem() === undefined) this.given.emit(this.text().trim());
+    if (this.problem() === undefined) this.given.emit(makeName(this.text()));
   }
 }

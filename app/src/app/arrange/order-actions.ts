@@ -3,13 +3,14 @@ import { MatButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
-import { Journal } from '../data/journal';
+import { Undoing } from '../data/undoing';
 import { fileNameFor, ORDER_FILES, OrderFileKind } from '../data/order-files';
 import { OrdersStore } from '../data/orders.store';
-import { OrderRow } from '../data/rows';
+import { OrderRow } from '../data/kinds/orders';
 import { PackStore } from '../pack/pack.store';
 import { download } from '../shared/download';
 import { Notices } from '../shared/notices';
+import { once } from '../shared/once';
 
 /** What can be done with one order as a whole. */
 @Component({
@@ -35,7 +36,7 @@ export class OrderActions {
   private readonly router = inject(Router);
   private readonly store = inject(OrdersStore);
   protected readonly pack = inject(PackStore);
-  private readonly journal = inject(Journal);
+  private readonly undoing = inject(Undoing);
   private readonly notices = inject(Notices);
 
   readonly order = input.required<OrderRow>();
@@ -54,17 +55,17 @@ export class OrderActions {
     this.offerUndo(`${this.order().name} lies beside the pack. x takes the other one in hand.`);
   }
 
-  protected async duplicate(): Promise<void> {
+  protected readonly duplicate = once('duplicate an order', async () => {
     const id = await this.store.duplicate(this.order());
     await this.router.navigate(['/arrange', id]);
-  }
+  });
 
-  protected async remove(): Promise<void> {
+  protected readonly remove = once('delete an order', async () => {
     const { name } = this.order();
     await this.store.remove(this.order());
     this.offerUndo(`${name} is deleted.`);
     await this.router.navigate(['/arrange']);
-  }
+  });
 
   protected async saveAs(kind: OrderFileKind): Promise<void> {
     const { name, cards } = this.order();
@@ -72,6 +73,6 @@ export class OrderActions {
   }
 
   private offerUndo(sentence: string): void {
-    void this.notices.offerUndo(sentence, () => this.journal.undo());
+    void this.notices.offerUndo(sentence, () => this.undoing.undo('table'));
   }
 }

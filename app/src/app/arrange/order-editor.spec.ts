@@ -4,7 +4,9 @@ import { formatOrder } from '@enumeron/core/deck';
 import { freshApp, until } from '../../testing/fresh';
 import { render, Rendered } from '../../testing/render';
 import { textFile } from '../../testing/text-file';
-import { Database } from '../data/db';
+import { Database } from '../data/database';
+import { Drafts } from '../data/drafts';
+import { DRAFTS, DraftRow } from '../data/kinds/drafts';
 import { OrdersStore } from '../data/orders.store';
 import { sampleOrders } from '../data/sample';
 import { OrderEditor } from './order-editor';
@@ -18,16 +20,18 @@ let orders: OrdersStore;
 beforeEach(async () => {
   db = await freshApp();
   orders = TestBed.inject(OrdersStore);
-  await until(() => orders.orders() !== undefined);
+  await until(() => orders.ids() !== undefined);
   jest.spyOn(TestBed.inject(Router), 'navigate').mockResolvedValue(true);
 });
 
 const area = ({ find }: Rendered<OrderEditor>): HTMLTextAreaElement =>
   find('textarea') as HTMLTextAreaElement;
+/** The only draft that is stored. */
+const kept = async (): Promise<DraftRow | undefined> => (await db.rows(DRAFTS).toArray()).at(0);
 const settled = async (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 60));
 
 test('what is typed before the draft has been read is not replaced by it', async () => {
-  await db.drafts.put({ id: 'new', name: 'Old draft', text: 'KH' });
+  await TestBed.inject(Drafts).keep('new', { name: 'Old draft', text: 'KH' });
   const editor = await render(OrderEditor, { id: 'new' });
   await editor.type('textarea', '7D 8D');
   await settled();
@@ -40,22 +44,22 @@ test('nor by an order that is read late', async () => {
   const editor = await render(OrderEditor, { id: 'new' });
   await editor.type('input[matInput]', 'Short pack');
   await editor.type('textarea', '7D 8D');
-  await until(() => TestBed.inject(OrdersStore).orders() !== undefined);
+  await until(() => TestBed.inject(OrdersStore).ids() !== undefined);
   await settled();
   expect(area(editor).value).toBe('7D 8D');
   expect((editor.find('input[matInput]') as HTMLInputElement).value).toBe('Short pack');
 });
 
 test('a draft comes back, and goes once it is saved', async () => {
-  await db.drafts.put({ id: 'new', name: 'Low water', text });
+  await TestBed.inject(Drafts).keep('new', { name: 'Low water', text });
   const editor = await render(OrderEditor, { id: 'new' });
   await until(() => area(editor).value === text);
   await editor.fixture.whenStable();
   expect(editor.text()).toContain('52 cards, each of them once.');
   await editor.click('Save the order');
-  await until(() => orders.orders()?.some(({ name }) => name === 'Low water') === true);
+  await until(() => orders.ids()?.length === 6);
   await settled();
-  expect(await db.drafts.get('new')).toBeUndefined();
+  expect(await kept()).toBeUndefined();
 });
 
 test('a sample gives its cards to a new order and stays as it is', async () => {
@@ -63,7 +67,8 @@ test('a sample gives its cards to a new order and stays as it is', async () => {
   await until(() => area(editor).value === text);
   await editor.type('input[matInput]', 'My tide');
   await editor.click('Save the order');
-  await until(() => orders.orders()?.length === 6);
+  await until(() => orders.ids()?.length === 6);
+  await until(() => orders.find(tidemark.id) !== undefined);
   expect(orders.find(tidemark.id)).toEqual(tidemark);
 });
 
@@ -91,9 +96,9 @@ test('nothing is saved while anything is wrong', async () => {
   await settled();
   await editor.type('textarea', `${text} 7D`);
   await editor.click('Save the order');
-  expect(editor.text()).toContain('Give the order a name.');
+  expect(editor.text()).toContain('Give it a name.');
   expect(editor.text()).toContain('is there twice');
-  expect(orders.orders()).toHaveLength(5);
+  expect(orders.ids()).toHaveLength(5);
 });
 
 /** Chooses a file, as the browser's dialog does. */
@@ -143,10 +148,10 @@ test('left without saving, the draft is gone and nothing was added', async () =>
   await settled();
   await editor.type('textarea', '7D 8D');
   await until(() => area(editor).value === '7D 8D');
-  await new Promise((resolve) => setTimeout(resolve, 300));
-  expect(await db.drafts.get('new')).toMatchObject({ text: '7D 8D' });
+  await settled();
+  expect((await kept())?.fields).toMatchObject({ text: '7D 8D' });
   await editor.click('Leave without saving');
   await settled();
-  expect(await db.drafts.get('new')).toBeUndefined();
-  expect(orders.orders()).toHaveLength(5);
+  expect(await kept()).toBeUndefined();
+  expect(orders.ids()).toHaveLength(5);
 });

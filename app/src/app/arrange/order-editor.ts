@@ -7,9 +7,9 @@ import {
   inject,
   input,
   signal,
+  untracked,
   viewChild,
 } from '@angular/core';
-import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { MatFormField, MatHint, MatLabel } from '@angular/material/form-field';
@@ -19,8 +19,6 @@ import { Router } from '@angular/router';
 import {
   checkEntries,
   Entry,
-  formatOrder,
-  missingCards,
   OrderProblem,
   parseOrder,
   parsePart,
@@ -29,16 +27,17 @@ import {
   sayProblem,
   showCard,
 } from '@enumeron/core/deck';
-import { debounceTime, Subject } from 'rxjs';
-import { Drafts, TEXT_LIMIT } from '../data/drafts';
+import { TEXT_LIMIT } from '../data/kinds/drafts';
 import { readOrderFile } from '../data/order-files';
-import { nameProblem, OrderRow } from '../data/rows';
-import { OrdersStore } from '../data/orders.store';
+import { nameProblem } from '@enumeron/core/formats';
 import { PackStore } from '../pack/pack.store';
 import { CardText } from '../shared/card-text';
+import { LeftDrafts } from '../shared/left-drafts';
 import { Notices } from '../shared/notices';
 import { OrderSheet } from '../shared/order-sheet';
 import { readTextFile } from '../shared/read-file';
+import { once } from '../shared/once';
+import { Editing } from './editing';
 import { NewTabs } from './new-tabs';
 import { OrderDesk } from './order-desk';
 import { MissingPart } from '../shared/missing-part';
@@ -77,42 +76,34 @@ const gathered = (problems: readonly OrderProblem[]): readonly Shown[] => {
     MatIcon,
     MatInput,
     MatLabel,
+    LeftDrafts,
     NewTabs,
     OrderDesk,
     OrderSheet,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  providers: [Editing],
   templateUrl: './order-editor.html',
   styleUrl: './order-editor.scss',
 })
 export class OrderEditor {
   private readonly router = inject(Router);
-  private readonly store = inject(OrdersStore);
+  protected readonly editing = inject(Editing);
   private readonly pack = inject(PackStore);
-  private readonly drafts = inject(Drafts);
   private readonly notices = inject(Notices);
   private readonly area = viewChild.required<ElementRef<HTMLTextAreaElement>>('area');
 
   /** The order that is changed, or `new`. */
   readonly id = input.required<string>();
 
-  protected readonly name = signal('');
-  protected readonly text = signal('');
-  /** Whether the cards that are missing are meant to be: the pack is a part of one. */
-  protected readonly part = signal(false);
+  protected readonly name = this.editing.name;
+  protected readonly text = this.editing.text;
+  protected readonly part = this.editing.part;
+  protected readonly old = this.editing.old;
   /** What was wrong with the file that was opened last. */
   protected readonly fileProblem = signal<string | undefined>(undefined);
   /** Whether saving has been tried: only then is an empty field a problem. */
   protected readonly tried = signal(false);
-  private readonly typed$ = new Subject<void>();
-  /** For which order anything was typed: what is read later must not replace it. */
-  private typedFor: string | undefined;
-
-  private readonly source = computed(() => this.store.find(this.id()));
-  /** The order that saving replaces; a sample is never replaced, but gives its cards to a new order. */
-  protected readonly old = computed<OrderRow | undefined>(() =>
-    this.source()?.sample ? undefined : this.source(),
-  );
   protected readonly inUse = computed(
     () => this.old() !== undefined && this.pack.pack().orderId === this.id(),
   );
@@ -155,20 +146,10 @@ export class OrderEditor {
   protected readonly sayProblem = sayProblem;
 
   constructor() {
-    const ready = computed(() => this.store.orders() !== undefined);
     effect(() => {
-      if (ready()) void this.load(this.id());
+      const id = this.id();
+      if (this.editing.isRead(id)) void untracked(() => this.editing.open(id));
     });
-    this.typed$
-      .pipe(debounceTime(250), takeUntilDestroyed())
-      .subscribe(() => void this.drafts.keep({ id: this.id(), name: this.name(), text: this.text() }));
-  }
-
-  protected write(part: { name?: string; text?: string }): void {
-    this.typedFor = this.id();
-    if (part.name !== undefined) this.name.set(part.name);
-    if (part.text !== undefined) this.text.set(part.text);
-    this.typed$.next();
   }
 
   protected async open(input: HTMLInputElement): Promise<void> {
@@ -180,7 +161,7 @@ export class OrderEditor {
     this.fileProblem.set(outcome.ok ? undefined : sayProblem(outcome.problems[0]));
     if (!outcome.ok) return;
     const name = this.name() === '' ? { name: outcome.name ?? file.name.replace(/\.[^.]*$/, '') } : {};
-    this.write({ ...name, text: outcome.text });
+    this.editing.write({ ...name, text: outcome.text });
   }
 
   /** Selects the text that a problem is about. */
@@ -193,31 +174,24 @@ export class OrderEditor {
     area.setSelectionRange(start, start + (/^[^\s,;|]*/.exec(area.value.slice(start))?.[0].length ?? 0));
   }
 
-  protected async save(): Promise<void> {
+  protected readonly save = once('save an order', () => this.saveAs(false));
+  /** What is written becomes a second order, beside the one that was changed elsewhere. */
+  protected readonly saveBoth = once('save an order', () => this.saveAs(true));
+
+  protected async leave(): Promise<void> {
+    await this.editing.dropDraft();
+    await this.router.navigate(this.old() ? ['/arrange', this.id()] : ['/arrange']);
+  }
+
+  private async saveAs(apart: boolean): Promise<void> {
     this.tried.set(true);
     const outcome = (this.part() ? parsePart : parseOrder)(this.text());
     if (this.nameProblem() !== undefined || !outcome.ok || this.problems().length > 0) {
       void this.notices.show('Not saved yet: see what is wrong beside the field.');
       return;
     }
-    const [old, name] = [this.old(), this.name().trim()];
-    const id = old ? old.id : await this.store.add(name, outcome.order);
-    if (old) await this.store.change(old, name, outcome.order);
-    await this.drafts.drop(this.id());
-    await this.router.navigate(['/arrange', id]);
-  }
-
-  protected async leave(): Promise<void> {
-    await this.drafts.drop(this.id());
-    await this.router.navigate(this.old() ? ['/arrange', this.id()] : ['/arrange']);
-  }
-
-  private async load(id: string): Promise<void> {
-    const draft = await this.drafts.find(id);
-    if (this.typedFor === id) return;
-    const source = this.source();
-    this.part.set(source !== undefined && missingCards(source.cards).length > 0);
-    this.name.set(draft?.name ?? (this.old() ? (source?.name ?? '') : ''));
-    this.text.set(draft?.text ?? (source ? formatOrder(source.cards) : ''));
+    const id = await this.editing.save(outcome.order, apart);
+    if (id === undefined) void this.notices.show('Not saved: the order was changed elsewhere. Choose above.');
+    else await this.router.navigate(['/arrange', id]);
   }
 }

@@ -2,7 +2,7 @@ import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { OrdersStore } from '../data/orders.store';
-import { OrderRow } from '../data/rows';
+import { OrderRow } from '../data/kinds/orders';
 import { PackStore } from '../pack/pack.store';
 import { OrderSheet } from '../shared/order-sheet';
 import { HeadRecipeView } from './head-recipe';
@@ -46,8 +46,9 @@ export class OrderView {
   /** Which of its sheets is open; from the route. */
   readonly view = input<'cards' | 'rule' | 'sort' | 'check' | 'compare' | 'ask'>('cards');
 
-  protected readonly loaded = computed(() => this.store.orders() !== undefined);
-  protected readonly order = computed(() => this.store.find(this.id() ?? this.pack.pack().orderId));
+  private readonly wanted = computed(() => this.id() ?? this.pack.pack().orderId);
+  protected readonly loaded = computed(() => this.store.isRead(this.wanted()));
+  protected readonly order = computed(() => this.store.find(this.wanted()));
   protected readonly inUse = computed(() => this.order()?.id === this.pack.pack().orderId);
   protected readonly headRecipe = computed(() => {
     const origin = this.order()?.origin;

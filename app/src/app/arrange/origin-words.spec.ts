@@ -1,4 +1,4 @@
-import { Origin } from '../data/rows';
+import { Origin } from '@enumeron/core/arrange';
 import { sampleOrders } from '../data/sample';
 import { originWords } from './origin-words';
 

@@ -1,5 +1,5 @@
 import { showSuit } from '@enumeron/core/deck';
-import { Origin } from '../data/rows';
+import { Origin } from '@enumeron/core/arrange';
 
 /** How an order was made, in a few words for the list. */
 export const originWords = (origin: Origin): string => {

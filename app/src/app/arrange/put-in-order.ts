@@ -2,8 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSign
 import { MatButton } from '@angular/material/button';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { Card } from '@enumeron/core/deck';
-import { Journal } from '../data/journal';
-import { OrderRow } from '../data/rows';
+import { Undoing } from '../data/undoing';
+import { OrderRow } from '../data/kinds/orders';
 import { PackStore } from '../pack/pack.store';
 import { Notices } from '../shared/notices';
 import { FactoryGuide } from './factory-guide';
@@ -61,7 +61,7 @@ type From = 'as the cards come' | 'shuffled' | 'new';
 })
 export class PutInOrder {
   private readonly pack = inject(PackStore);
-  private readonly journal = inject(Journal);
+  private readonly undoing = inject(Undoing);
   private readonly notices = inject(Notices);
   readonly order = input.required<OrderRow>();
 
@@ -71,6 +71,6 @@ export class PutInOrder {
   /** Tells the screen that the pack in the hand lies so. */
   protected async lay(cards: readonly Card[]): Promise<void> {
     await this.pack.use({ ...this.order(), cards });
-    void this.notices.offerUndo(`The pack is in ${this.order().name} now.`, () => this.journal.undo());
+    void this.notices.offerUndo(`The pack is in ${this.order().name} now.`, () => this.undoing.undo('table'));
   }
 }

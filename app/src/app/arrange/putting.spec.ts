@@ -155,7 +155,7 @@ describe('by a few glimpses', () => {
 
 test('two orders side by side', async () => {
   const orders = TestBed.inject(OrdersStore);
-  await until(() => orders.orders() !== undefined);
+  await until(() => orders.ids() !== undefined);
   const rendered = await render(CompareView, { order: wheel });
   expect(rendered.text()).toContain('Neither is the other one turned.');
   expect(rendered.find('.abilities').textContent).toContain('12 from the top');
@@ -173,7 +173,7 @@ test('two orders side by side', async () => {
 
 test('two orders side by side tell what they share in words: places, neighbours, a turn, cards of only one', async () => {
   const store = TestBed.inject(OrdersStore);
-  await until(() => store.orders() !== undefined);
+  await until(() => store.ids() !== undefined);
   const beside = async (cards: readonly Card[]): Promise<string> => {
     const id = await store.add(`Beside ${cards.length} ${cards[0]} ${cards[1]}`, cards);
     await until(() => store.find(id) !== undefined);
@@ -280,7 +280,7 @@ describe('on the desk', () => {
   });
 
   test('the editor takes what is laid on the desk', async () => {
-    await until(() => TestBed.inject(OrdersStore).orders() !== undefined);
+    await until(() => TestBed.inject(OrdersStore).ids() !== undefined);
     const editor = await render(OrderEditor, { id: 'new' });
     await editor.click('Lay it card by card');
     await until(() => editor.all('en-card-pad button').length > 0);

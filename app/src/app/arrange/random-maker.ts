@@ -2,18 +2,19 @@ import { ChangeDetectionStrategy, Component, computed, signal } from '@angular/c
 import { MatButton } from '@angular/material/button';
 import { MatFormField, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
-import { Conditions, randomOrder } from '@enumeron/core/arrange';
+import { Conditions, Origin, randomOrder } from '@enumeron/core/arrange';
 import { numberOrder, sayProblem, seededRng } from '@enumeron/core/deck';
-import { Origin } from '../data/rows';
+import { keepDraft } from '../data/draft-fields';
 import { previewOnRail } from '../pack/rail-preview';
 import { OrderSheet } from '../shared/order-sheet';
+import { LeftDrafts } from '../shared/left-drafts';
 import { NewTabs } from './new-tabs';
 import { SaveOrder } from './save-order';
 
 /** An order at random that keeps what is asked of it; the same seed gives the same order. */
 @Component({
   selector: 'en-random-maker',
-  imports: [MatButton, MatFormField, MatInput, MatLabel, NewTabs, OrderSheet, SaveOrder],
+  imports: [MatButton, MatFormField, MatInput, LeftDrafts, MatLabel, NewTabs, OrderSheet, SaveOrder],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './random-maker.html',
   styleUrl: './rule-maker.scss',
@@ -23,6 +24,7 @@ export class RandomMaker {
   protected readonly ranksApart = signal(true);
   protected readonly suitsApart = signal(true);
   protected readonly runs = signal(true);
+  protected readonly name = signal('');
 
   private readonly conditions = computed<Conditions>(() => ({
     ranksApart: this.ranksApart(),
@@ -50,6 +52,14 @@ export class RandomMaker {
     seed: Number(this.seed()),
     conditions: this.conditions(),
   }));
+
+  protected readonly draft = keepDraft('random', {
+    seed: this.seed,
+    ranksApart: this.ranksApart,
+    suitsApart: this.suitsApart,
+    runs: this.runs,
+    name: this.name,
+  });
 
   constructor() {
     previewOnRail(() => {

@@ -4,15 +4,16 @@ import { MatButton } from '@angular/material/button';
 import { MatFormField, MatLabel } from '@angular/material/form-field';
 import { MatIcon } from '@angular/material/icon';
 import { MatInput } from '@angular/material/input';
-import { arrangementBefore, recipeSteps } from '@enumeron/core/arrange';
+import { arrangementBefore, Origin, recipeSteps } from '@enumeron/core/arrange';
 import { Card } from '@enumeron/core/deck';
-import { describeMove, Move } from '@enumeron/core/moves';
-import { Origin } from '../data/rows';
+import { describeMove, Move, parseMove } from '@enumeron/core/moves';
 import { OrdersStore } from '../data/orders.store';
 import { PackStore } from '../pack/pack.store';
+import { keepDraft } from '../data/draft-fields';
 import { previewOnRail } from '../pack/rail-preview';
 import { OrderSheet } from '../shared/order-sheet';
 import { Strip } from '../shared/strip';
+import { LeftDrafts } from '../shared/left-drafts';
 import { NewTabs } from './new-tabs';
 import { MOVE_USAGE, readMove } from './read-move';
 import { SaveOrder } from './save-order';
@@ -29,6 +30,7 @@ import { SaveOrder } from './save-order';
     MatIcon,
     MatInput,
     MatLabel,
+    LeftDrafts,
     NewTabs,
     OrderSheet,
     SaveOrder,
@@ -39,17 +41,20 @@ import { SaveOrder } from './save-order';
   styleUrl: './recipe-maker.scss',
 })
 export class RecipeMaker {
-  protected readonly orders = inject(OrdersStore).orders;
+  private readonly store = inject(OrdersStore);
+  protected readonly orders = this.store.names();
   private readonly pack = inject(PackStore);
 
   protected readonly baseId = signal<string | undefined>(undefined);
+  protected readonly chosenId = computed(() => this.baseId() ?? this.pack.pack().orderId);
   protected readonly base = computed<readonly Card[]>(
-    () => this.orders()?.find(({ id }) => id === this.baseId())?.cards ?? this.pack.home(),
+    () => this.store.find(this.chosenId())?.cards ?? this.pack.home(),
   );
   protected readonly moves = signal<readonly Move[]>([]);
   /** Whether the base is what the moves should end in, and the order wanted is the one before them. */
   protected readonly inverse = signal(false);
   protected readonly written = signal('');
+  protected readonly name = signal('');
   protected readonly usage = MOVE_USAGE;
   protected readonly reading = computed(() =>
     readMove(this.written(), this.orderAfter()[this.moves().length]),
@@ -80,6 +85,18 @@ export class RecipeMaker {
     base: this.start(),
     moves: this.inverse() ? [] : this.moves(),
   }));
+
+  protected readonly draft = keepDraft(
+    'recipe',
+    {
+      baseId: this.baseId,
+      moves: this.moves,
+      inverse: this.inverse,
+      written: this.written,
+      name: this.name,
+    },
+    (name, value) => name !== 'moves' || (Array.isArray(value) && value.every((move) => parseMove(move).ok)),
+  );
 
   constructor() {
     previewOnRail(() => {

@@ -3,7 +3,7 @@ import { MatButton } from '@angular/material/button';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { MatFormField, MatHint, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
-import { halfOfMates, orderByRule, Rule } from '@enumeron/core/arrange';
+import { halfOfMates, orderByRule, Origin, Rule } from '@enumeron/core/arrange';
 import {
   formatOrder,
   numberOrder,
@@ -15,10 +15,11 @@ import {
   seededRng,
   shuffled,
 } from '@enumeron/core/deck';
-import { Origin } from '../data/rows';
+import { keepDraft } from '../data/draft-fields';
 import { previewOnRail } from '../pack/rail-preview';
 import { OrderSheet } from '../shared/order-sheet';
 import { HeadRecipeView } from './head-recipe';
+import { LeftDrafts } from '../shared/left-drafts';
 import { NewTabs } from './new-tabs';
 import { recipeFor } from './recipe-for';
 import { SaveOrder } from './save-order';
@@ -57,6 +58,7 @@ const KINDS: readonly { readonly kind: Kind; readonly name: string; readonly say
     MatHint,
     MatInput,
     MatLabel,
+    LeftDrafts,
     NewTabs,
     OrderSheet,
     SaveOrder,
@@ -76,6 +78,7 @@ export class RuleMaker {
   protected readonly ranks = signal('8 K 3 10 2 7 9 5 Q 4 A 6 J');
   protected readonly half = signal(this.anyHalf(1));
   protected readonly signs = signal('+ + − −');
+  protected readonly name = signal('');
   private seed = 1;
 
   private readonly rule = computed<Rule>(() => {
@@ -118,6 +121,21 @@ export class RuleMaker {
   });
   protected readonly origin = computed<Origin>(() => ({ kind: 'rule', rule: this.rule() }));
   protected readonly recipe = computed(() => (this.order() ? recipeFor(this.rule()) : undefined));
+
+  protected readonly draft = keepDraft(
+    'rule',
+    {
+      kind: this.kind,
+      first: this.first,
+      step: this.step,
+      suits: this.suits,
+      ranks: this.ranks,
+      half: this.half,
+      signs: this.signs,
+      name: this.name,
+    },
+    (name, value) => name !== 'kind' || KINDS.some(({ kind }) => kind === value),
+  );
 
   constructor() {
     previewOnRail(() => {

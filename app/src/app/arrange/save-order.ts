@@ -1,11 +1,22 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  model,
+  output,
+  signal,
+} from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatFormField, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
 import { Router } from '@angular/router';
-import { Card } from '@enumeron/core/deck';
+import { Card, sayProblem } from '@enumeron/core/deck';
+import { nameProblem } from '@enumeron/core/formats';
 import { OrdersStore } from '../data/orders.store';
-import { nameProblem, Origin } from '../data/rows';
+import { once } from '../shared/once';
+import { Origin, parseOrigin } from '@enumeron/core/arrange';
 
 /** Names an order that has been made and keeps it. */
 @Component({
@@ -43,16 +54,22 @@ export class SaveOrder {
 
   readonly order = input<readonly Card[]>();
   readonly origin = input.required<Origin>();
+  readonly name = model('');
+  readonly saved = output();
 
-  protected readonly name = signal('');
   private readonly tried = signal(false);
-  protected readonly problem = computed(() => (this.tried() ? nameProblem(this.name()) : undefined));
+  protected readonly problem = computed(() => {
+    if (!this.tried()) return undefined;
+    const origin = parseOrigin(this.origin());
+    return nameProblem(this.name()) ?? (origin.ok ? undefined : sayProblem(origin.problems[0]));
+  });
 
-  protected async save(): Promise<void> {
+  protected readonly save = once('save an order', async () => {
     this.tried.set(true);
     const order = this.order();
     if (this.problem() !== undefined || !order) return;
-    const id = await this.store.add(this.name().trim(), order, this.origin());
+    const id = await this.store.add(this.name(), order, this.origin());
+    this.saved.emit();
     await this.router.navigate(['/arrange', id]);
-  }
+  });
 }

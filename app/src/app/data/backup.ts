@@ -1,115 +1,193 @@
-import { inject, Injectable } from '@angular/core';
-import { formatCard, formatOrder, Outcome, parseCard } from '@enumeron/core/deck';
-import type { Backup, PackBackup } from './backup.schema';
-import { DATABASE } from './db';
-import { Journal, Write } from './journal';
-import { LaidPack, OrderRow, PackRow, StateRow } from './rows';
+import { inject, Injectable, InjectionToken } from '@angular/core';
+import { Outcome } from '@enumeron/core/deck';
+import { Scripts } from '../shared/scripts';
+import { sameRow } from './action';
+import type { Backup, RowsByKind } from './backup-file';
+import { Damage } from './damage';
+import type { Database } from './database';
+import { Committed, Journal } from './journal';
+import { Kind, onlyPlace, Place, placeOf } from './kind';
+import { kindNamed, KINDS } from './kinds';
+import { BACKUPS } from './kinds/backups';
+import { DAMAGED, DamagedRow } from './kinds/damaged';
+import { SnapshotReason, SNAPSHOTS } from './kinds/snapshots';
+import { Reader } from './reader';
+import { Rows } from './rows';
+import { Storage } from './storage';
 
-const cardsOf = (text: string): number[] => text.split(' ').map((name) => parseCard(name) as number);
+/** Makes and reads backup files, which takes long for large ones. */
+export interface BackupWork {
+  make(rows: RowsByKind, made: Date): Promise<Outcome<{ text: string }>>;
+  read(file: File): Promise<Outcome<{ backup: Backup }>>;
+}
 
-const writtenPack = ({ orderId, name, home, now, seen }: LaidPack): PackBackup => ({
-  orderId,
-  name,
-  home: formatOrder(home),
-  now: formatOrder(now),
-  ...(seen && { seen: { at: seen.at, card: formatCard(seen.card) } }),
+/** In a worker; on the page itself where no worker can be had, and in tests. */
+export const BACKUP_WORK = new InjectionToken<BackupWork>('backup work', {
+  providedIn: 'root',
+  factory: () => {
+    const scripts = inject(Scripts);
+    return {
+      make: async (rows, made) => (await scripts.load(() => import('./backup-file'))).makeBackup(rows, made),
+      read: async (file) => (await scripts.load(() => import('./backup-file'))).readBackup(file),
+    };
+  },
 });
 
-const readPack = ({ orderId, name, home, now, seen }: PackBackup): LaidPack => ({
-  orderId,
-  name,
-  home: cardsOf(home),
-  now: cardsOf(now),
-  ...(seen && { seen: { at: seen.at, card: parseCard(seen.card) as number } }),
-});
+/** What a backup would do to the rows of one kind. */
+export interface KindPreview {
+  readonly kind: Kind;
+  readonly new: number;
+  readonly changed: number;
+  readonly same: number;
+  /** Rows that are stored and not in the backup: they go when it replaces everything. */
+  readonly removed: number;
+}
+
+/** What a backup would do. */
+export interface Preview {
+  readonly backup: Backup;
+  readonly kinds: readonly KindPreview[];
+}
+
+/** How a backup is restored: everything as it was then, or only what is not there added. */
+export type RestoreWay = 'replace' | 'add';
+
+/** How many rows are read at once. */
+const PAGE = 1000;
 
 /** Writes all that the user has into one file, and takes such a file back. docs/formats.md describes it. */
 @Injectable({ providedIn: 'root' })
 export class BackupService {
-  private readonly db = inject(DATABASE);
+  private readonly storage = inject(Storage);
+  private readonly rows = inject(Rows);
+  private readonly reader = inject(Reader);
+  private readonly damage = inject(Damage);
   private readonly journal = inject(Journal);
+  private readonly work = inject(BACKUP_WORK);
 
-  /** The backup of this moment as the text of a file. */
-  async make(made: Date): Promise<string> {
-    const { readState } = await import('./schemas');
-    const [orders, stored] = await Promise.all([this.db.orders.toArray(), this.db.state.toArray()]);
-    const rows = stored.map(readState).filter((row) => row !== undefined);
-    const find = <Id extends StateRow['id']>(id: Id): Extract<StateRow, { id: Id }> | undefined =>
-      rows.find((row): row is Extract<StateRow, { id: Id }> => row.id === id);
-    const [pack, beside] = [find('pack'), find('beside')];
-    const [wanted, settings] = [find('wanted'), find('settings')];
-    const backup: Backup = {
-      format: 'enumeron-backup',
-      version: 1,
-      made: made.toISOString(),
-      orders: orders.map(({ id, name, cards, sample, origin, made, changed }) => ({
-        id,
-        name,
-        cards: formatOrder(cards),
-        sample,
-        ...(origin && { origin }),
-        made: new Date(made).toISOString(),
-        changed: new Date(changed).toISOString(),
-      })),
-      ...(pack && { pack: writtenPack(pack) }),
-      ...(beside?.pack && { beside: writtenPack(beside.pack) }),
-      ...(wanted && {
-        wanted: {
-          ...(wanted.card !== undefined && { card: formatCard(wanted.card) }),
-          ...(wanted.number !== undefined && { number: wanted.number }),
-        },
-      }),
-      ...(settings && {
-        settings: {
-          theme: settings.theme,
-          suitTints: settings.suitTints,
-          singleKeys: settings.singleKeys,
-          ...(settings.tolerance && { tolerance: settings.tolerance }),
-        },
-      }),
-    };
-    return JSON.stringify(backup, null, 2) + '\n';
+  /**
+   * The backup of this moment as the text of a file that has been read back. What is shown and not stored is in it;
+   * rows that cannot be read are in it as they are, in a part of their own.
+   */
+  async make(made: Date): Promise<Outcome<{ text: string }>> {
+    await this.reader.ready();
+    const db = await this.storage.db();
+    const rows: Record<string, unknown[]> = {};
+    const damaged: DamagedRow[] = [];
+    for (const kind of KINDS.filter(({ inBackup }) => inBackup)) {
+      const { good, bad } = await this.readKind(db, kind, made);
+      rows[kind.name] = this.withUnstored(kind, good);
+      damaged.push(...bad);
+    }
+    rows[DAMAGED.name] = [...rows[DAMAGED.name], ...damaged];
+    return this.work.make(rows, made);
   }
 
-  /** Reads a backup without changing anything. */
-  async read(text: string): Promise<Outcome<{ backup: Backup }>> {
-    const { parseBackup } = await import('./backup.schema');
-    return parseBackup(text);
-  }
-
-  /** Puts everything as it was in the backup, as one action that can be undone. */
-  async restore(backup: Backup): Promise<void> {
-    const orders = backup.orders.map((order): OrderRow => ({
-      ...order,
-      cards: cardsOf(order.cards),
-      made: Date.parse(order.made),
-      changed: Date.parse(order.changed),
-    }));
-    const pack: PackRow | undefined = backup.pack && { id: 'pack', ...readPack(backup.pack) };
-    const wanted = backup.wanted?.card;
-    const state: (StateRow | undefined)[] = [
-      pack,
-      backup.wanted && {
-        id: 'wanted',
-        ...(wanted && { card: parseCard(wanted) as number }),
-        number: backup.wanted.number,
-      },
-      backup.settings && { id: 'settings', ...backup.settings },
-    ];
-    const kept = new Set(orders.map(({ id }) => id));
-    const gone = (await this.db.orders.toCollection().primaryKeys()).filter((id) => !kept.has(id));
-    await this.journal.commit('restore a backup', [
-      ...gone.map((key): Write => ({ table: 'orders', key, after: undefined })),
-      ...orders.map((row): Write => ({ table: 'orders', key: row.id, after: row })),
-      {
-        table: 'state',
-        key: 'beside',
-        after: backup.beside && { id: 'beside', pack: readPack(backup.beside) },
-      },
-      ...state.flatMap((row): Write[] => (row ? [{ table: 'state', key: row.id, after: row }] : [])),
+  /** Takes note that a backup was saved as a file. */
+  saved(made: Date): Promise<Committed> {
+    return this.journal.commit('note the backup', [onlyPlace(BACKUPS)], () => [
+      { id: 'backups', saved: made.getTime() },
     ]);
   }
+
+  /** Keeps everything as it is now inside the browser, in the place of the last such snapshot. */
+  async takeSnapshot(id: SnapshotReason, made: Date): Promise<Outcome<object>> {
+    const outcome = await this.make(made);
+    if (!outcome.ok) return outcome;
+    const db = await this.storage.db();
+    await db.rows(SNAPSHOTS).put({ id, at: made.getTime(), text: outcome.text });
+    return { ok: true };
+  }
+
+  /** Reads a file, and what it would do. Nothing changes. */
+  async read(file: File): Promise<Outcome<{ preview: Preview }>> {
+    const outcome = await this.work.read(file);
+    if (!outcome.ok) return outcome;
+    await this.reader.ready();
+    const db = await this.storage.db();
+    const kinds: KindPreview[] = [];
+    for (const kind of covered(outcome.backup)) kinds.push(await previewOf(db, kind, outcome.backup));
+    return { ok: true, preview: { backup: outcome.backup, kinds } };
+  }
+
+  /**
+   * Restores a backup as one action that can be undone, with a snapshot before it.
+   *
+   * @throws when storage refuses; nothing has changed then.
+   */
+  async restore({ backup }: Preview, way: RestoreWay, at: Date): Promise<void> {
+    await this.takeSnapshot('restore', at);
+    const db = await this.storage.db();
+    const kinds = covered(backup).filter(({ line, single }) => line && (way === 'replace' || !single));
+    const rows = new Map<Place, unknown>();
+    for (const kind of kinds) {
+      const stored = new Set((await db.table(kind.table).toCollection().primaryKeys()).map(String));
+      const held = new Map((backup.rows[kind.name] ?? []).map((row) => [kind.keyOf(row), row]));
+      for (const [key, row] of held)
+        if (way === 'replace' || !stored.has(key)) rows.set(placeOf(kind, key), row);
+      if (way === 'replace') for (const place of goneFrom(kind, stored, held)) rows.set(place, undefined);
+    }
+    const places = [...rows.keys()];
+    await this.journal.store('restore a backup', places, () => [...rows.values()]);
+    await db.rows(DAMAGED).bulkPut((backup.rows[DAMAGED.name] ?? []) as DamagedRow[]);
+  }
+
+  private async readKind(
+    db: Database,
+    kind: Kind,
+    at: Date,
+  ): Promise<{ readonly good: readonly unknown[]; readonly bad: readonly DamagedRow[] }> {
+    const [good, bad]: [unknown[], DamagedRow[]] = [[], []];
+    for await (const [key, row] of rowsOf(db, kind)) {
+      if (this.reader.read(kind, row).ok) good.push(row);
+      else bad.push(this.damage.rowFor(placeOf(kind, key), row, at.getTime()));
+    }
+    return { good, bad };
+  }
+
+  /** The rows of a kind as they are shown. */
+  private withUnstored(kind: Kind, rows: readonly unknown[]): unknown[] {
+    const unstored = this.rows.unstored(kind);
+    return [
+      ...rows.filter((row) => !unstored.has(kind.keyOf(row))),
+      ...[...unstored.values()].filter((row) => row !== undefined),
+    ];
+  }
 }
+
+/** The kinds of a backup that are restored. */
+const covered = ({ kinds }: Backup): readonly Kind[] =>
+  kinds.flatMap((name) => kindNamed(name) ?? []).filter(({ inBackup }) => inBackup);
+
+/** The rows of a kind with their keys, some at a time. */
+async function* rowsOf(db: Database, kind: Kind): AsyncGenerator<readonly [key: string, row: unknown]> {
+  const table = db.rows(kind);
+  const keys = kind.single ? [kind.single.key] : await table.toCollection().primaryKeys();
+  for (let from = 0; from < keys.length; from += PAGE) {
+    const some = keys.slice(from, from + PAGE);
+    const rows: unknown[] = await table.bulkGet(some);
+    for (const [index, row] of rows.entries()) if (row !== undefined) yield [some[index], row];
+  }
+}
+
+const goneFrom = (kind: Kind, stored: ReadonlySet<string>, held: ReadonlyMap<string, unknown>): Place[] => {
+  const keys = kind.single ? [kind.single.key] : [...stored];
+  return keys.filter((key) => !held.has(key)).map((key) => placeOf(kind, key));
+};
+
+const previewOf = async (db: Database, kind: Kind, backup: Backup): Promise<KindPreview> => {
+  const held = new Map((backup.rows[kind.name] ?? []).map((row) => [kind.keyOf(row), row]));
+  let [changed, same, removed] = [0, 0, 0];
+  for await (const [key, row] of rowsOf(db, kind)) {
+    if (!held.has(key)) removed += kind === (DAMAGED as Kind) ? 0 : 1;
+    else if (sameRow(row, held.get(key))) same++;
+    else changed++;
+  }
+  // A stand-in that is in the file as well is no news.
+  const stood =
+    kind.single && changed + same === 0 && sameRow(held.get(kind.single.key), kind.single.standIn);
+  return { kind, new: stood ? 0 : held.size - changed - same, changed, same, removed };
+};
 
 /** The name of a backup file: `enumeron-2026-11-25.json`. */
 export const backupName = (made: Date): string => `enumeron-${made.toISOString().slice(0, 10)}.json`;

@@ -1,82 +1,107 @@
-import { afterNextRender, inject, Injectable, Injector, signal } from '@angular/core';
-import { DATABASE } from './db';
-import { Action, leftInFlight } from './in-flight';
+import { afterNextRender, ApplicationRef, inject, Injectable, Injector } from '@angular/core';
+import { Scripts } from '../shared/scripts';
+import type { Database } from './database';
+import { LeftAction, leftInFlight } from './in-flight';
 import { Journal } from './journal';
-import { OrderRow } from './rows';
-import { StateRows } from './state-row';
+import { KINDS } from './kinds';
+import { ORDERS, OrderRow } from './kinds/orders';
+import { PACK } from './kinds/pack';
+import { SEEDED } from './kinds/seeded';
+import { SNAPSHOTS } from './kinds/snapshots';
+import { Reader } from './reader';
+import { Rows } from './rows';
+import { Storage } from './storage';
 
 /** What must be read before the first screen: the demo data on the first visit, then the state. */
 @Injectable({ providedIn: 'root' })
 export class Boot {
-  private readonly db = inject(DATABASE);
+  private readonly storage = inject(Storage);
   private readonly journal = inject(Journal);
-  private readonly rows = inject(StateRows);
+  private readonly reader = inject(Reader);
+  private readonly rows = inject(Rows);
+  private readonly scripts = inject(Scripts);
   private readonly injector = inject(Injector);
-
-  /** Set when the browser keeps nothing: the application works, and forgets. */
-  readonly trouble = signal<string | undefined>(undefined);
+  private readonly app = inject(ApplicationRef);
+  /** What this tab had not stored when it was left, read before anything is done. */
+  private left: readonly LeftAction[] = [];
 
   /**
    * On a first visit nothing is stored yet, so the screen neither waits for storage nor shares the machine with it.
+   * On a later one it waits for the rows that it shows, and for no more.
    */
   async run(): Promise<void> {
+    this.left = leftInFlight();
     if (visitedBefore()) await this.open();
     else void painted(this.injector).then(() => this.open());
   }
 
   private async open(): Promise<void> {
     try {
-      await this.seed();
-      // The journal writes what was left, and waits for this.
-      this.db.letIn();
-      await this.finishWrites();
-      if (visitedBefore()) await this.rows.load();
+      await this.seed(await this.storage.open());
+      this.storage.openTo();
+      await this.rows.glance();
       rememberVisit();
-      void askToPersist();
-    } catch {
-      this.trouble.set(
-        'This browser keeps no data for Enumeron just now (private window, or storage full). ' +
-          'All of it works, but nothing will be there after a reload.',
-      );
-    } finally {
-      this.db.letIn();
+    } catch (error) {
+      // Not even a database in memory: what is done shows, and is told not to be stored.
+      console.warn(error);
+      this.storage.trouble.update((trouble) => trouble ?? 'refused');
+      this.storage.openTo();
     }
+    void painted(this.injector)
+      .then(() => this.afterwards())
+      .catch((error: unknown) => console.warn(error));
   }
 
-  private async finishWrites(): Promise<void> {
-    const left = leftInFlight();
-    if (Array.isArray(left) && left.length === 0) return;
-    const { check, actionsSchema } = await import('./schemas');
-    const outcome = check<Action[]>(actionsSchema, left);
-    await this.journal.finish(outcome.ok ? outcome.value : []);
+  /** What can wait until the first screen stands. */
+  private async afterwards(): Promise<void> {
+    await this.reader.ready().catch(() => undefined);
+    await this.journal.finish(this.left);
+    await askToPersist();
+    if (this.app.destroyed) return;
+    const { BackupsStore } = await this.scripts.load(() => import('./backups.store'));
+    await this.injector.get(BackupsStore).takeWeekly(new Date());
+  }
+
+  /** Takes the browser's database, which answered late, into use, and what was done meanwhile into it. */
+  async keepLate(): Promise<void> {
+    const late = this.storage.late();
+    if (!late) return;
+    await this.seed(late);
+    await this.journal.keepLate();
   }
 
   /** Lays out the demo data unless that has been done before. */
-  private async seed(): Promise<void> {
-    if (await this.db.state.get('seeded')) return;
-    const { sampleOrders } = await import('./sample');
-    await this.db.transaction('rw', this.db.orders, this.db.state, async () => {
+  private async seed(db: Database): Promise<void> {
+    if (await db.rows(SEEDED).get(SEEDED.single.key)) return;
+    const { sampleOrders } = await this.scripts.load(() => import('./sample'));
+    await db.transaction('rw', [ORDERS.table, PACK.table], async () => {
       // Another tab may have been faster.
-      if (!(await this.db.state.get('seeded'))) await this.layOut(sampleOrders());
+      if (!(await db.rows(SEEDED).get(SEEDED.single.key))) await layOut(db, sampleOrders());
     });
   }
 
-  /** Takes everything away, the journal too, and begins as on the first visit. Cannot be undone. */
-  async eraseAll(): Promise<void> {
-    const { sampleOrders } = await import('./sample');
-    await this.db.transaction('rw', this.db.tables, async () => {
-      await Promise.all(this.db.tables.map((table) => table.clear()));
-      await this.layOut(sampleOrders());
+  /**
+   * Takes everything away, the journal too, and begins as on the first visit. Cannot be undone.
+   *
+   * @param snapshots whether the snapshots go as well.
+   */
+  async eraseAll(snapshots: boolean): Promise<void> {
+    const { sampleOrders } = await this.scripts.load(() => import('./sample'));
+    const db = await this.storage.db();
+    const tables = new Set(KINDS.map(({ table }) => table));
+    if (!snapshots) tables.delete(SNAPSHOTS.table);
+    await db.transaction('rw', [...tables], async () => {
+      await Promise.all([...tables].map((table) => db.table(table).clear()));
+      await layOut(db, sampleOrders());
     });
-  }
-
-  private async layOut(samples: readonly OrderRow[]): Promise<void> {
-    const [{ id, name, cards }] = samples;
-    await this.db.orders.bulkPut(samples);
-    await this.db.state.put({ id: 'pack', orderId: id, name, home: cards, now: cards });
-    await this.db.state.put({ id: 'seeded', at: Date.now() });
   }
 }
+
+const layOut = async (db: Database, samples: readonly OrderRow[]): Promise<void> => {
+  await db.rows(ORDERS).bulkPut(samples);
+  if (!(await db.rows(PACK).get(PACK.single.key))) await db.rows(PACK).put(PACK.single.standIn);
+  await db.rows(SEEDED).put({ id: 'seeded', at: Date.now() });
+};
 
 /** A hint that can be read at once, before the database is open; where it is wrong, the rows follow a little later. */
 const VISITED = 'enumeron-visited';
@@ -107,5 +132,5 @@ const painted = (injector: Injector): Promise<void> =>
 /** Asks the browser not to clear the data when it runs short of room. */
 const askToPersist = async (): Promise<void> => {
   const storage = (navigator as Partial<Navigator>).storage as Partial<StorageManager> | undefined;
-  await storage?.persist?.();
+  await storage?.persist?.().catch(() => false);
 };

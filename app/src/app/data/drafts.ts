@@ -1,27 +1,106 @@
-import { inject, Injectable } from '@angular/core';
-import { DATABASE } from './db';
-import { DraftRow } from './rows';
+import { inject, Injectable, signal } from '@angular/core';
+import { DRAFTS, DraftRow, DraftValue } from './kinds/drafts';
+import { Reader } from './reader';
+import { Storage } from './storage';
+import { Tab } from './tab';
 
-/** The longest text of an order that is read and kept. */
-export const TEXT_LIMIT = 20_000;
+export type DraftFields = Readonly<Record<string, DraftValue>>;
 
-/** What is being written, kept as it is typed so that nothing is lost by a reload. */
+/**
+ * What is being written, kept at every key so that nothing is lost by a reload or a crash. Each tab has its own
+ * draft of a subject; what a tab left that is gone is offered to the next.
+ */
 @Injectable({ providedIn: 'root' })
 export class Drafts {
-  private readonly db = inject(DATABASE);
+  private readonly storage = inject(Storage);
+  private readonly reader = inject(Reader);
+  private readonly tab = inject(Tab);
+  /** The newest of each subject that is not written yet; undefined takes the draft away. */
+  private readonly next = new Map<string, DraftFields | undefined>();
+  private writing: Promise<void> | undefined;
 
-  /** The draft for an order's id (or `new`), if there is one that can be read. */
-  async find(id: string): Promise<DraftRow | undefined> {
-    const [row, { check, draftSchema }] = await Promise.all([this.db.drafts.get(id), import('./schemas')]);
-    const outcome = check<DraftRow>(draftSchema, row ?? null);
-    return outcome.ok ? outcome.value : undefined;
+  /** Whether what is being written cannot be stored. */
+  readonly failed = signal(false);
+
+  /** This tab's draft of a subject, if there is one that can be read. */
+  async find(subject: string): Promise<DraftFields | undefined> {
+    await this.writing;
+    const db = await this.storage.db();
+    const id = await this.idOf(subject);
+    return this.readable([await db.rows(DRAFTS).get(id)]).then(([row]) => row?.fields);
   }
 
-  async keep(draft: DraftRow): Promise<void> {
-    if (draft.text.length <= TEXT_LIMIT) await this.db.drafts.put(draft);
+  /** What tabs that are gone left of a subject, the newest first. */
+  async left(subject: string): Promise<readonly DraftRow[]> {
+    const db = await this.storage.db();
+    const rows = await this.readable(await db.rows(DRAFTS).where('subject').equals(subject).toArray());
+    const [own, open] = [await this.tab.id, await this.tab.open()];
+    return rows.filter(({ tab }) => tab !== own && !open?.has(tab)).sort((a, b) => b.at - a.at);
   }
 
-  async drop(id: string): Promise<void> {
-    await this.db.drafts.delete(id);
+  /** Keeps what is being written. It is on its way to storage when this returns. */
+  keep(subject: string, fields: DraftFields): Promise<void> {
+    return this.write(subject, fields);
+  }
+
+  /** Takes this tab's draft of a subject away. */
+  drop(subject: string): Promise<void> {
+    return this.write(subject, undefined);
+  }
+
+  /** Throws away what another tab left. */
+  async discard({ id }: DraftRow): Promise<void> {
+    const db = await this.storage.db();
+    await db.rows(DRAFTS).delete(id);
+  }
+
+  private write(subject: string, fields: DraftFields | undefined): Promise<void> {
+    this.next.set(subject, fields);
+    this.writing ??= this.drain();
+    return this.writing;
+  }
+
+  /** Writes the newest of each subject, until there is none; what is typed meanwhile comes in the next round. */
+  private async drain(): Promise<void> {
+    await Promise.resolve();
+    for (;;) {
+      const [next] = this.next;
+      if (!(next as unknown)) {
+        // In the same step in which nothing more is found to write: what is typed after this begins anew.
+        this.writing = undefined;
+        return;
+      }
+      const [subject, fields] = next;
+      this.next.delete(subject);
+      try {
+        await this.put(subject, fields);
+        this.failed.set(false);
+      } catch (error) {
+        // A full disk: what is typed stays on the screen, and the next key tries again.
+        console.warn(error);
+        this.failed.set(true);
+        if (!this.next.has(subject)) this.next.set(subject, fields);
+        this.writing = undefined;
+        return;
+      }
+    }
+  }
+
+  private async put(subject: string, fields: DraftFields | undefined): Promise<void> {
+    const [db, id, tab] = [await this.storage.db(), await this.idOf(subject), await this.tab.id];
+    if (fields) await db.rows(DRAFTS).put({ id, tab, subject, at: Date.now(), fields });
+    else await db.rows(DRAFTS).delete(id);
+  }
+
+  private async idOf(subject: string): Promise<string> {
+    return `${await this.tab.id} ${subject}`;
+  }
+
+  private async readable(rows: readonly unknown[]): Promise<readonly DraftRow[]> {
+    await this.reader.ready();
+    return rows.flatMap((row) => {
+      const outcome = row === undefined ? undefined : this.reader.read(DRAFTS, row);
+      return outcome?.ok ? [outcome.row] : [];
+    });
   }
 }

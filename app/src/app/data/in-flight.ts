@@ -1,20 +1,41 @@
-import { Write } from './journal';
+import { Write } from './action';
 
-/** One action as the journal is asked to write it. */
-export interface Action {
+/** One action as the rows that it changed when it was done, so that it can be kept as text. */
+export interface LeftAction {
   readonly label: string;
-  readonly writes: readonly Write[];
+  readonly about?: string;
+  readonly writes: readonly {
+    readonly kind: string;
+    readonly key: string;
+    readonly before?: unknown;
+    readonly after?: unknown;
+  }[];
 }
 
 const KEY = 'enumeron-in-flight';
 /** Larger ones (restoring a backup) show nothing before they are stored, so that nothing is lost with them. */
 const LIMIT = 200_000;
 
+export const leftAction = (
+  label: string,
+  about: string | undefined,
+  writes: readonly Write[],
+): LeftAction => ({
+  label,
+  about,
+  writes: writes.map(({ place, before, after }) => ({
+    kind: place.kind.name,
+    key: place.key,
+    before,
+    after,
+  })),
+});
+
 /**
  * Actions that show already but are not in the database yet, in the tab's own session storage, which is written
  * at once: a tab that is closed or reloaded within those milliseconds writes them when it opens again.
  */
-export const keepInFlight = (actions: readonly Action[]): void => {
+export const keepInFlight = (actions: readonly LeftAction[]): void => {
   try {
     const text = JSON.stringify(actions);
     if (actions.length === 0 || text.length > LIMIT) sessionStorage.removeItem(KEY);
@@ -24,11 +45,24 @@ export const keepInFlight = (actions: readonly Action[]): void => {
   }
 };
 
-/** What was in flight when this tab was last left. */
-export const leftInFlight = (): unknown => {
+/** What was in flight when this tab was last left, as far as it is of the right shape. */
+export const leftInFlight = (): readonly LeftAction[] => {
   try {
-    return JSON.parse(sessionStorage.getItem(KEY) ?? '[]');
+    const left: unknown = JSON.parse(sessionStorage.getItem(KEY) ?? '[]');
+    return Array.isArray(left) ? left.filter(isLeftAction) : [];
   } catch {
     return [];
   }
+};
+
+const isLeftAction = (value: unknown): value is LeftAction => {
+  const { label, writes } = (value ?? {}) as Partial<LeftAction>;
+  return (
+    typeof label === 'string' &&
+    Array.isArray(writes) &&
+    writes.every((write: unknown) => {
+      const { kind, key } = (write ?? {}) as Partial<LeftAction['writes'][number]>;
+      return typeof kind === 'string' && typeof key === 'string';
+    })
+  );
 };

@@ -1,5 +1,12 @@
 import { Order, Outcome, placeOf, showCard } from '@enumeron/core/deck';
-import { layOut, makeOrderJson, makeStripSvg, OrderLayout, parseOrderJson } from '@enumeron/core/formats';
+import {
+  fileName,
+  layOut,
+  makeOrderJson,
+  makeStripSvg,
+  OrderLayout,
+  parseOrderJson,
+} from '@enumeron/core/formats';
 import { readJson } from './read-json';
 
 /** A way to write an order into a file. */
@@ -17,11 +24,14 @@ const text = (name: string, layout: OrderLayout): OrderFileKind => ({
   make: (_, order) => layOut(order, layout),
 });
 
+/** What a spreadsheet would run as a formula begins so; some take the full-width signs for the plain ones. */
+const FORMULA = /^[=+\-@\t\r＝＋－＠]/;
+
 /** One row a card. A cell that a spreadsheet would run as a formula gets an apostrophe in front. */
 const makeCsv = async (name: string, order: Order): Promise<string> => {
   const { default: papa } = await import('papaparse');
   const rows = order.map((card) => ({ order: name, place: placeOf(order, card), card: showCard(card) }));
-  return `${papa.unparse(rows, { escapeFormulae: true, newline: '\r\n' })}\r\n`;
+  return `${papa.unparse(rows, { escapeFormulae: FORMULA, newline: '\r\n' })}\r\n`;
 };
 
 export const ORDER_FILES: readonly OrderFileKind[] = [
@@ -74,7 +84,7 @@ const readCsv = async (content: string): Promise<Outcome<OrderText>> => {
       ],
     };
   }
-  const name = data.at(0)?.['order']?.replace(/^'(?=[=+\-@\t\r])/, '');
+  const name = data.at(0)?.['order']?.replace(/^'(?=[=+\-@\t\r＝＋－＠])/, '');
   return { ok: true, name, text: data.map((row) => row['card'] ?? '').join('\n') };
 };
 
@@ -92,11 +102,5 @@ export const readOrderFile = async (content: string): Promise<Outcome<OrderText>
   return header.toLowerCase().split(',').includes('card') ? readCsv(content) : { ok: true, text: content };
 };
 
-/** A file name from an order's name: letters, digits and hyphens. */
-export const fileNameFor = (name: string, { ending }: OrderFileKind): string => {
-  const plain = name
-    .toLowerCase()
-    .replace(/[^\p{L}\p{N}]+/gu, '-')
-    .replace(/^-|-$/g, '');
-  return `${plain || 'order'}.${ending}`;
-};
+/** A file name from an order's name. */
+export const fileNameFor = (name: string, { ending }: OrderFileKind): string => fileName(name, ending);

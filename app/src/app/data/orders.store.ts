@@ -1,135 +1,206 @@
-import { effect, inject, Injectable, signal } from '@angular/core';
-import { Card, Problem } from '@enumeron/core/deck';
-import { switchMap } from 'rxjs';
-import { Boot } from './boot';
-import { DATABASE } from './db';
-import { Journal, Write } from './journal';
-import { BesideRow, LaidPack, OrderRow, Origin, PackRow } from './rows';
+import { computed, inject, Injectable, Signal } from '@angular/core';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { Origin } from '@enumeron/core/arrange';
+import { Card, sayProblem } from '@enumeron/core/deck';
+import { makeName } from '@enumeron/core/formats';
+import { distinctUntilChanged, from, map, Observable, switchMap } from 'rxjs';
+import { Scripts } from '../shared/scripts';
+import { Committed, Journal } from './journal';
+import { onlyPlace, placeOf } from './kind';
+import { BESIDE } from './kinds/beside';
+import { ORDERS, OrderRow } from './kinds/orders';
+import { NamedPack, PACK } from './kinds/pack';
+import { Reader } from './reader';
+import { Rows } from './rows';
+import { sameRow } from './action';
+import { Storage } from './storage';
 
-/** A stored row that is not an order; it is left as it is. */
-export interface DamagedOrder {
+/** What stands in a list of orders: an order, or a stored row that is none and is left as it is. */
+export type Listed =
+  | { readonly id: string; readonly order: OrderRow }
+  | { readonly id: string; readonly damaged: string; readonly name: string };
+
+/** An order by its id and name, to choose from. */
+export interface OrderName {
+  readonly id: string;
   readonly name: string;
-  readonly problem: Problem;
 }
+
+/** The most names that are offered to choose from; more are found by their beginning. */
+const MOST_NAMES = 300;
 
 const newId = (): string =>
   Array.from(crypto.getRandomValues(new Uint8Array(12)), (byte) => byte.toString(16).padStart(2, '0')).join(
     '',
   );
 
-const put = (row: OrderRow): Write => ({ table: 'orders', key: row.id, after: row });
-
-/** The rows that are orders, by age, and those that are not. */
-const sorted = async (
-  rows: readonly unknown[],
-): Promise<{ readonly good: readonly OrderRow[]; readonly damaged: readonly DamagedOrder[] }> => {
-  const { check, orderSchema } = await import('./schemas');
-  const good: OrderRow[] = [];
-  const damaged: DamagedOrder[] = [];
-  for (const row of rows) {
-    const outcome = check<OrderRow>(orderSchema, row);
-    if (outcome.ok) good.push(outcome.value);
-    else damaged.push({ name: String((row as Partial<OrderRow>).name), problem: outcome.problems[0] });
-  }
-  return { good: good.sort((a, b) => a.made - b.made || a.name.localeCompare(b.name)), damaged };
-};
+const PACKS = [onlyPlace(PACK), onlyPlace(BESIDE)] as const;
 
 /** The orders that the user has, live, and what can be done with them. Every change can be undone. */
 @Injectable({ providedIn: 'root' })
 export class OrdersStore {
-  private readonly db = inject(DATABASE);
+  private readonly storage = inject(Storage);
+  private readonly rows = inject(Rows);
+  private readonly reader = inject(Reader);
   private readonly journal = inject(Journal);
-  private readonly all = signal<readonly OrderRow[] | undefined>(undefined);
-  private readonly unreadable = signal<readonly DamagedOrder[]>([]);
+  private readonly scripts = inject(Scripts);
 
-  /** By name; undefined until storage has been read. */
-  readonly orders = this.all.asReadonly();
-  readonly damaged = this.unreadable.asReadonly();
+  private readonly stored = toSignal(
+    this.storage
+      .live((db) => db.rows(ORDERS).orderBy('made').primaryKeys())
+      .pipe(distinctUntilChanged(sameRow)),
+  );
+  private readonly unstored = computed(() => this.rows.unstored(ORDERS), { equal: sameRow });
 
-  constructor() {
-    // Only what was read last counts: the checks of an earlier reading may end later.
-    this.db
-      .live(() => this.db.orders.toArray())
-      .pipe(switchMap(sorted))
-      .subscribe({
-        next: ({ good, damaged }) => {
-          this.all.set(good);
-          this.unreadable.set(damaged);
-        },
-        error: () => this.all.set([]),
+  /** The ids of all orders by age, damaged ones among them; undefined until storage has been read. */
+  readonly ids = computed<readonly string[] | undefined>(
+    () => {
+      const [stored, unstored] = [this.stored(), this.unstored()];
+      if (!stored) return undefined;
+      const kept = stored.filter((id: string) => !unstored.has(id) || unstored.get(id) !== undefined);
+      const added = [...unstored].filter(([id, row]) => row && !stored.includes(id)).map(([id]) => id);
+      return added.length > 0 ? [...kept, ...added] : kept;
+    },
+    { equal: sameRow },
+  );
+  /** How many there are; undefined until storage has been read. */
+  readonly count = computed(() => this.ids()?.length);
+
+  /** An order by its id, live; undefined while it is not there. */
+  find(id: string): OrderRow | undefined {
+    return this.rows.at(placeOf(ORDERS, id))();
+  }
+
+  /** Whether storage has been asked for an order. */
+  isRead(id: string): boolean {
+    return this.rows.isRead(placeOf(ORDERS, id));
+  }
+
+  /** A part of the list, live. Call it in an injection context. */
+  page(ids: Signal<readonly string[]>): Signal<readonly Listed[]> {
+    const stored = toSignal(
+      toObservable(ids).pipe(
+        distinctUntilChanged(sameRow),
+        switchMap((wanted) => this.read(wanted)),
+      ),
+      { initialValue: [] },
+    );
+    return computed(() => {
+      const [rows, unstored] = [new Map(stored().map((each) => [each.id, each])), this.unstored()];
+      return ids().flatMap((id): Listed[] => {
+        const order = unstored.get(id);
+        const listed = order ? { id, order } : rows.get(id);
+        return listed ? [listed] : [];
       });
-    const { trouble } = inject(Boot);
-    effect(() => {
-      if (trouble() !== undefined) this.all.update((orders) => orders ?? []);
     });
   }
 
-  find(id: string): OrderRow | undefined {
-    return this.all()?.find((order) => order.id === id);
+  /** The names of orders to choose from, by age; the newest of them where there are very many. */
+  names(): Signal<readonly OrderName[] | undefined> {
+    const newest = computed(() => this.ids()?.slice(-MOST_NAMES));
+    const ids = computed(() => newest() ?? []);
+    const page = this.page(ids);
+    return computed(() =>
+      newest() === undefined
+        ? undefined
+        : page().flatMap((each) => ('order' in each ? [{ id: each.id, name: each.order.name }] : [])),
+    );
   }
 
   /** Adds an order and gives its id. */
   async add(name: string, cards: readonly Card[], origin?: Origin): Promise<string> {
     const at = Date.now();
-    const made = { id: newId(), name, cards, sample: false, made: at, changed: at };
+    const made = { id: newId(), name: makeName(name), cards, sample: false, made: at, changed: at };
     const row: OrderRow = origin ? { ...made, origin } : made;
-    await this.journal.commit(`new order ${name}`, [put(row)]);
+    await this.journal.commit(`new order ${row.name}`, [placeOf(ORDERS, row.id)], () => [row]);
     return row.id;
   }
 
   /** Another order with the same cards, as the user's own. */
-  duplicate(order: OrderRow): Promise<string> {
-    return this.add(this.freeName(order.name), order.cards, order.origin);
+  async duplicate(order: OrderRow): Promise<string> {
+    return this.add(await this.freeName(order.name), order.cards, order.origin);
   }
 
   /** Renames an order, and the packs that are in it. */
-  async rename(order: OrderRow, name: string): Promise<void> {
-    await this.journal.commit(`rename ${order.name}`, [
-      put({ ...order, name, changed: Date.now() }),
-      ...(await this.packsIn(order, (pack) => ({ ...pack, name }))),
-    ]);
+  rename({ id, name: old }: OrderRow, name: string): Promise<Committed> {
+    const [clean, changed] = [makeName(name), Date.now()];
+    const named = <Pack extends NamedPack>(pack: Pack): Pack =>
+      pack.orderId === id ? { ...pack, name: clean } : pack;
+    return this.journal.commit(
+      `rename ${old}`,
+      [placeOf(ORDERS, id), ...PACKS],
+      ([order, pack, beside]) =>
+        order && [
+          { ...order, name: clean, changed },
+          named(pack),
+          beside.pack ? { ...beside, pack: named(beside.pack) } : beside,
+        ],
+    );
   }
 
-  /** Changes an order's name and cards. A pack that came from it is laid in the new order. */
-  async change(order: OrderRow, name: string, cards: readonly Card[]): Promise<void> {
-    const relaid: LaidPack = { orderId: order.id, name, home: cards, now: cards };
-    await this.journal.commit(`change ${order.name}`, [
-      // Cards changed by hand are no longer what a rule or recipe made.
-      put({ ...order, origin: undefined, name, cards, changed: Date.now() }),
-      ...(await this.packsIn(order, () => relaid)),
-    ]);
+  /**
+   * Changes an order's name and cards. A pack that came from it is laid in the new order.
+   *
+   * @param base the order as it was when the change was begun: another one is not overwritten.
+   * @returns `nothing` when the order was changed or deleted since.
+   */
+  change(base: OrderRow, name: string, cards: readonly Card[]): Promise<Committed> {
+    const { id } = base;
+    const [clean, changed] = [makeName(name), Date.now()];
+    const laid: NamedPack = { orderId: id, name: clean, home: cards, now: cards };
+    return this.journal.commit(
+      `change ${base.name}`,
+      [placeOf(ORDERS, id), ...PACKS],
+      ([order, pack, beside]) =>
+        order && sameRow(order, base)
+          ? [
+              { id, name: clean, cards, sample: order.sample, made: order.made, changed },
+              pack.orderId === id ? { id: pack.id, ...laid } : pack,
+              beside.pack?.orderId === id ? { ...beside, pack: laid } : beside,
+            ]
+          : undefined,
+    );
   }
 
   /** Takes an order away. The pack stays as it lies. */
-  async remove(order: OrderRow): Promise<void> {
-    await this.journal.commit(`delete ${order.name}`, [{ table: 'orders', key: order.id, after: undefined }]);
+  remove({ id, name }: OrderRow): Promise<Committed> {
+    return this.journal.commit(`delete ${name}`, [placeOf(ORDERS, id)], ([order]) => order && [undefined]);
   }
 
   /** Lays out the sample orders again, beside the user's own. */
   async restoreSamples(): Promise<void> {
-    const { sampleOrders } = await import('./sample');
-    await this.journal.commit('restore the sample orders', sampleOrders().map(put));
+    const { sampleOrders } = await this.scripts.load(() => import('./sample'));
+    const samples = sampleOrders();
+    await this.journal.commit(
+      'restore the sample orders',
+      samples.map(({ id }) => placeOf(ORDERS, id)),
+      () => samples,
+    );
   }
 
-  /** Writes for the packs in hand and beside that are in this order. */
-  private async packsIn({ id }: OrderRow, change: (pack: LaidPack) => LaidPack): Promise<Write[]> {
-    const pack = (await this.db.state.get('pack')) as PackRow | undefined;
-    const beside = (await this.db.state.get('beside')) as BesideRow | undefined;
-    return [
-      ...(pack?.orderId === id
-        ? [{ table: 'state', key: 'pack', after: { id: 'pack', ...change(pack) } } as const]
-        : []),
-      ...(beside?.pack?.orderId === id
-        ? [{ table: 'state', key: 'beside', after: { id: 'beside', pack: change(beside.pack) } } as const]
-        : []),
-    ];
+  private read(ids: readonly string[]): Observable<readonly Listed[]> {
+    return this.storage
+      .live((db) => db.rows(ORDERS).bulkGet([...ids]))
+      .pipe(
+        switchMap((rows) => from(this.reader.ready()).pipe(map(() => rows))),
+        map((rows) => ids.flatMap((id, index) => this.listed(id, rows[index]))),
+      );
   }
 
-  private freeName(name: string): string {
-    const taken = new Set(this.all()?.map((order) => order.name));
-    const base = `${name.slice(0, 50)} copy`;
+  private listed(id: string, row: unknown): Listed[] {
+    if (row === undefined) return [];
+    const outcome = this.reader.read(ORDERS, row);
+    return outcome.ok
+      ? [{ id, order: outcome.row }]
+      : [{ id, damaged: sayProblem(outcome.problems[0]), name: String((row as OrderRow).name) }];
+  }
+
+  private async freeName(name: string): Promise<string> {
+    const base = `${[...name].slice(0, 100).join('')} copy`;
+    const db = await this.storage.db();
+    const taken = new Set(await db.rows(ORDERS).where('name').startsWith(base).keys());
     for (let count = 1; ; count++) {
-      const candidate = count === 1 ? base : `${base} ${count}`;
+      const candidate = count === 1 ? base : `${base} ${count.toString()}`;
       if (!taken.has(candidate)) return candidate;
     }
   }

@@ -1,137 +1,120 @@
-import { Bank, Conditions, Rule } from '@enumeron/core/arrange';
-import { Card } from '@enumeron/core/deck';
-import { Move } from '@enumeron/core/moves';
-import { ALL_HANDLINGS, Tolerance } from '@enumeron/core/reckon';
-import { Fact } from '@enumeron/core/reckon/facts';
+import { computed, inject, Injectable, Signal, signal, untracked, WritableSignal } from '@angular/core';
+import { from, switchMap } from 'rxjs';
+import { Action, orStandIn, sameRow, stepsOf, Write, writesOf } from './action';
+import { Damage } from './damage';
+import { idOf, Kind, onlyPlace, OnlyPlace, Place } from './kind';
+import { KINDS } from './kinds';
+import { Reader } from './reader';
+import { Storage } from './storage';
 
-/** How an order was made, where it was not written by hand: enough to make it again. */
-export type Origin =
-  | { readonly kind: 'rule'; readonly rule: Rule }
-  | { readonly kind: 'bank'; readonly bank: Bank }
-  | { readonly kind: 'random'; readonly seed: number; readonly conditions: Conditions }
-  | { readonly kind: 'recipe'; readonly base: readonly Card[]; readonly moves: readonly Move[] };
-
-/** A stored order, top card first. Samples belong to the demo world and are not edited in place. */
-export interface OrderRow {
-  readonly id: string;
-  readonly name: string;
-  readonly cards: readonly Card[];
-  readonly sample: boolean;
-  readonly origin?: Origin;
-  /** Milliseconds since 1970. */
-  readonly made: number;
-  readonly changed: number;
+/** A row as it is stored: not read yet, or read. A row that is not there or damaged is undefined. */
+interface Stored {
+  readonly read: boolean;
+  readonly row?: unknown;
 }
 
-/** One card that was seen in the pack as it lies now. */
-export interface Glimpse {
-  readonly at: 'face' | 'top';
-  readonly card: Card;
+const UNREAD: Stored = { read: false };
+
+/**
+ * The rows that are shown: those stored, live in every tab, and over them what was done and is on its way to
+ * storage. What is done shows at once and stays, whether or not it can be stored.
+ */
+@Injectable({ providedIn: 'root' })
+export class Rows {
+  private readonly storage = inject(Storage);
+  private readonly reader = inject(Reader);
+  private readonly damage = inject(Damage);
+  private readonly stored = new Map<string, WritableSignal<Stored>>();
+  private readonly followed = new Set<string>();
+  private readonly live = new Map<string, Signal<unknown>>();
+
+  /** What was done and is not stored yet, oldest first. */
+  readonly pending = signal<readonly Action[]>([]);
+  /** What each of them changes. */
+  readonly steps = computed(() => stepsOf(this.pending(), (place) => this.follow(place)().row));
+  private readonly over: Signal<ReadonlyMap<string, Write>> = computed(
+    () =>
+      new Map(this.steps().flatMap((writes) => writes.map((write) => [idOf(write.place), write] as const))),
+  );
+
+  /** A kind's only row, live. */
+  only<Row>(place: OnlyPlace<Row>): Signal<Row> {
+    const row = this.at(place);
+    return computed(() => orStandIn(place as Place, row()) as Row);
+  }
+
+  /** A row, live; undefined while it is not there or not read yet. */
+  at<Row>(place: Place<Row>): Signal<Row | undefined> {
+    const id = idOf(place as Place);
+    const known = this.live.get(id);
+    if (known) return known as Signal<Row | undefined>;
+    const stored = this.follow(place as Place);
+    const row = computed(() => this.shown(place as Place, stored), { equal: sameRow });
+    this.live.set(id, row);
+    return row as Signal<Row | undefined>;
+  }
+
+  /** Whether storage has been asked for a row. */
+  isRead(place: Place): boolean {
+    return this.follow(place)().read;
+  }
+
+  /** Rows of a kind that differ from what is stored, by key; undefined is one that is taken away. */
+  unstored<Row>(kind: Kind<Row>): ReadonlyMap<string, Row | undefined> {
+    const writes = [...this.over().values()].filter(({ place }) => place.kind === (kind as Kind));
+    return new Map(writes.map(({ place, after }) => [place.key, after as Row | undefined]));
+  }
+
+  /** What an action would change of what is shown. */
+  tryOut(action: Action): readonly Write[] {
+    return untracked(() => writesOf(action, (place) => this.shown(place, this.follow(place))));
+  }
+
+  /** What has been stored: shown from now on without waiting for it to be read again. */
+  settle(action: Action, writes: readonly Write[]): void {
+    for (const { place, after } of writes) this.stored.get(idOf(place))?.set({ read: true, row: after });
+    this.pending.update((actions) => actions.filter((each) => each !== action));
+  }
+
+  /** Reads what the first screen shows, before Joi is there: only rows that pass a glance. */
+  async glance(): Promise<void> {
+    const db = await this.storage.db();
+    const seen = KINDS.filter(({ glance, single }) => glance && single);
+    for (const kind of seen) {
+      const place = onlyPlace(kind as Kind & { single: { key: string; standIn: unknown } });
+      const row: unknown = await db.rows(kind).get(place.key);
+      if (row !== undefined && kind.glance?.(row)) this.signalFor(place).set({ read: true, row });
+    }
+  }
+
+  private shown(place: Place, stored: Signal<Stored>): unknown {
+    const write = this.over().get(idOf(place));
+    return write ? write.after : stored().row;
+  }
+
+  /** The signal of a row, which follows storage from the first time that it is asked for. */
+  private follow(place: Place): Signal<Stored> {
+    const id = idOf(place);
+    const known = this.stored.get(id);
+    if (known && this.followed.has(id)) return known;
+    const shown = this.signalFor(place);
+    this.followed.add(id);
+    untracked(() => this.listen(place, shown));
+    return shown;
+  }
+
+  private listen(place: Place, shown: WritableSignal<Stored>): void {
+    this.storage
+      .live((db) => db.rows(place.kind).get(place.key))
+      .pipe(switchMap((row) => from(this.reader.ready().then(() => this.damage.read(place, row)))))
+      // Rejects only where the reader cannot be had, which has been told.
+      .subscribe({ next: (row) => shown.set({ read: true, row }), error: () => undefined });
+  }
+
+  private signalFor(place: Place): WritableSignal<Stored> {
+    const id = idOf(place);
+    const shown = this.stored.get(id) ?? signal(UNREAD, { equal: sameRow });
+    this.stored.set(id, shown);
+    return shown;
+  }
 }
-
-/** The live pack: the order that it came from and the order in which it lies now. */
-export interface PackRow {
-  readonly id: 'pack';
-  readonly orderId: string;
-  readonly name: string;
-  readonly home: readonly Card[];
-  readonly now: readonly Card[];
-  /** The last card seen; a move makes it untrue and takes it away. */
-  readonly seen?: Glimpse;
-}
-
-export type LaidPack = Omit<PackRow, 'id'>;
-
-/** Another pack of the set, as it lies beside the one in use. */
-export interface BesideRow {
-  readonly id: 'beside';
-  readonly pack?: LaidPack;
-}
-
-/** The card and the number that were named. */
-export interface WantedRow {
-  readonly id: 'wanted';
-  readonly card?: Card;
-  /** A place from 1. */
-  readonly number?: number;
-}
-
-/** What happened to the pack and was seen of it, and the pack that it was told of: another one makes it void. */
-export interface FactsRow {
-  readonly id: 'facts';
-  readonly pack: readonly Card[];
-  readonly facts: readonly Fact[];
-}
-
-/** What a field of a pattern holds. */
-export type FieldValue = number | boolean | readonly number[];
-
-/** What was told to each pattern of Reckon, by its address and the field's name. */
-export interface PatternsRow {
-  readonly id: 'patterns';
-  readonly values: Readonly<Partial<Record<string, Readonly<Partial<Record<string, FieldValue>>>>>>;
-}
-
-export interface SettingsRow {
-  readonly id: 'settings';
-  readonly theme: 'system' | 'paper' | 'wings';
-  /** Each suit in a tint of its own, not just red and black. */
-  readonly suitTints: boolean;
-  /** Whether single keys (1 to 7, /, d, u …) act outside of text fields. */
-  readonly singleKeys: boolean;
-  /** Which handlings the performer is happy to use; all of them until told otherwise. */
-  readonly tolerance?: Tolerance;
-}
-
-/** Set once the demo data has been laid out, so that it does not come back by itself. */
-export interface SeededRow {
-  readonly id: 'seeded';
-  readonly at: number;
-}
-
-export type StateRow = PackRow | BesideRow | WantedRow | FactsRow | PatternsRow | SettingsRow | SeededRow;
-
-/** An order that is being written. Its id is that of the order that it will replace, or `new`. */
-export interface DraftRow {
-  readonly id: string;
-  readonly name: string;
-  readonly text: string;
-}
-
-/** What a table held under a key before and after; undefined means no row. */
-export interface Change {
-  readonly table: 'orders' | 'state';
-  readonly key: string;
-  readonly before: unknown;
-  readonly after: unknown;
-}
-
-/** One thing the user did, as the rows that it changed. */
-export interface JournalRow {
-  readonly id?: number;
-  readonly label: string;
-  readonly at: number;
-  /** 0 once it has been undone, 1 while it stands (IndexedDB does not index booleans). */
-  readonly done: 0 | 1;
-  readonly changes: readonly Change[];
-}
-
-export const DEFAULT_SETTINGS: SettingsRow & { readonly tolerance: Tolerance } = {
-  id: 'settings',
-  theme: 'system',
-  suitTints: false,
-  singleKeys: true,
-  tolerance: ALL_HANDLINGS,
-};
-
-/** The longest name of an order. */
-export const NAME_LIMIT = 60;
-
-/** What is wrong with a name, as a sentence, or undefined. Names are shown as text, and stay plain ones. */
-export const nameProblem = (name: string): string | undefined => {
-  if (name.trim() === '') return 'Give the order a name.';
-  if (name.length > NAME_LIMIT)
-    return `A name has at most ${NAME_LIMIT} characters; this one has ${name.length}.`;
-  if (/[<>\p{Cc}]/u.test(name)) return 'A name holds no < or > and no control characters; take them out.';
-  return undefined;
-};

@@ -1,6 +1,6 @@
-import { BankPosition, fillSlots, freeSlots, layBank } from '@enumeron/core/arrange';
+import { BankPosition, fillSlots, freeSlots, layBank, Origin } from '@enumeron/core/arrange';
 import { Card, cardOf, parseOrder, RANKS, SUITS } from '@enumeron/core/deck';
-import { OrderRow, Origin } from './rows';
+import { OrderRow } from './kinds/orders';
 import { TIDEMARK } from './tidemark';
 
 /** The demo world: the orders of a weekly late set at the Salt Room, beside Tidemark. */

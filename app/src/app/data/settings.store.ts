@@ -1,20 +1,29 @@
 import { computed, inject, Injectable } from '@angular/core';
-import { DATABASE } from './db';
-import { DEFAULT_SETTINGS, SettingsRow } from './rows';
-import { StateRows } from './state-row';
+import { Tolerance } from '@enumeron/core/reckon';
+import { Journal } from './journal';
+import { onlyPlace } from './kind';
+import { DEFAULT_SETTINGS, SETTINGS, SettingsRow } from './kinds/settings';
+import { Rows } from './rows';
+
+const PLACE = onlyPlace(SETTINGS);
 
 /** How the user wants Enumeron to look and act. */
 @Injectable({ providedIn: 'root' })
 export class SettingsStore {
-  private readonly db = inject(DATABASE);
-  private readonly row = inject(StateRows).live<SettingsRow>(DEFAULT_SETTINGS);
+  private readonly journal = inject(Journal);
 
-  readonly settings = this.row.value;
+  readonly settings = inject(Rows).only(PLACE);
   /** Which handlings the performer is happy to use. */
   readonly tolerance = computed(() => this.settings().tolerance ?? DEFAULT_SETTINGS.tolerance);
 
-  change(part: Partial<Omit<SettingsRow, 'id'>>): Promise<void> {
-    const next = { ...this.settings(), ...part };
-    return this.row.set(next, () => this.db.state.put(next));
+  change(part: Partial<Omit<SettingsRow, 'id' | 'tolerance'>>): Promise<unknown> {
+    return this.journal.commit('change a setting', [PLACE], ([settings]) => [{ ...settings, ...part }]);
+  }
+
+  /** Changes which handlings the performer is happy to use. */
+  tolerate(part: Partial<Tolerance>): Promise<unknown> {
+    return this.journal.commit('change which handlings come first', [PLACE], ([settings]) => [
+      { ...settings, tolerance: { ...(settings.tolerance ?? DEFAULT_SETTINGS.tolerance), ...part } },
+    ]);
   }
 }

@@ -3,19 +3,17 @@ import {
   ChangeDetectionStrategy,
   Component,
   computed,
-  effect,
   ElementRef,
   inject,
   Injector,
   viewChild,
 } from '@angular/core';
-import { MatButton } from '@angular/material/button';
 import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { cards, describeMove } from '@enumeron/core/moves';
 import { Fact } from '@enumeron/core/reckon/facts';
-import { Boot } from '../data/boot';
-import { Journal } from '../data/journal';
-import { FactsStore, MOST_FACTS } from '../pack/facts.store';
+import { Undoing } from '../data/undoing';
+import { MOST_FACTS } from '../data/kinds/facts';
+import { FactsStore } from '../pack/facts.store';
 import { PackStore } from '../pack/pack.store';
 import { PatternsStore } from '../pack/patterns.store';
 import { RailPreview } from '../pack/rail-preview';
@@ -25,7 +23,8 @@ import { Scripts } from '../shared/scripts';
 import { Intent } from './ask/ask';
 import { AskLine } from './ask/ask-line';
 import { Rail } from './rail/rail';
-import { ROOMS } from './rooms';
+import { lineOf, ROOMS } from './rooms';
+import { Signs } from './signs';
 import { ShortcutKeys } from './shortcuts';
 import { Theme } from './theme';
 import { Tools } from './tools';
@@ -34,7 +33,7 @@ import { MissingPart } from '../shared/missing-part';
 /** The frame about every room: ask line, rail, rooms, undo and redo. */
 @Component({
   selector: 'en-root',
-  imports: [MissingPart, AskLine, MatButton, Rail, Tools, RouterLink, RouterLinkActive, RouterOutlet],
+  imports: [MissingPart, AskLine, Rail, Tools, RouterLink, RouterLinkActive, RouterOutlet, Signs],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './shell.html',
   styleUrl: './shell.scss',
@@ -42,14 +41,14 @@ import { MissingPart } from '../shared/missing-part';
 export class Shell {
   private readonly host: HTMLElement = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   protected readonly router = inject(Router);
-  protected readonly scripts = inject(Scripts);
+  private readonly scripts = inject(Scripts);
   private readonly injector = inject(Injector);
   private readonly announcer = inject(LiveAnnouncer);
   private readonly notices = inject(Notices);
   private readonly wanted = inject(WantedStore);
   private readonly facts = inject(FactsStore);
   private readonly patterns = inject(PatternsStore);
-  private readonly journal = inject(Journal);
+  private readonly undoing = inject(Undoing);
   protected readonly pack = inject(PackStore);
   protected readonly preview = inject(RailPreview).preview;
   protected readonly rooms = ROOMS;
@@ -64,11 +63,6 @@ export class Shell {
 
   constructor() {
     inject(Theme);
-    const { trouble } = inject(Boot);
-    effect(() => {
-      const sentence = trouble();
-      if (sentence) void this.notices.stay(sentence);
-    });
     inject(ShortcutKeys).use({
       ...Object.fromEntries(ROOMS.map(({ key, path }) => [key, () => void this.openRoom(path)])),
       '/': () => this.openAsk(),
@@ -122,7 +116,8 @@ export class Shell {
       case 'want':
         return this.want({ card: intent.card, number: intent.number });
       case 'see':
-        return this.pack.see(intent);
+        await this.pack.see(intent);
+        return;
       case 'move':
         await this.pack.apply(intent.move);
         this.say(describeMove(intent.move));
@@ -149,14 +144,12 @@ export class Shell {
     if (await this.wanted.carryOut()) this.say(move ? `Done. ${describeMove(move)}` : 'Done.');
   }
 
-  protected async undo(): Promise<void> {
-    const label = await this.journal.undo();
-    void this.notices.show(label === undefined ? 'There is nothing to undo.' : `Undone: ${label}`);
+  protected undo(): Promise<void> {
+    return this.undoing.undo(lineOf(this.router.url));
   }
 
-  protected async redo(): Promise<void> {
-    const label = await this.journal.redo();
-    void this.notices.show(label === undefined ? 'There is nothing to redo.' : `Done again: ${label}`);
+  protected redo(): Promise<void> {
+    return this.undoing.redo(lineOf(this.router.url));
   }
 
   protected async help(): Promise<void> {

@@ -3,6 +3,7 @@ import { MatIconButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import { MatTooltip } from '@angular/material/tooltip';
 import { RouterLink } from '@angular/router';
+import { BackupsStore } from '../data/backups.store';
 import { Journal } from '../data/journal';
 
 /** What is at hand in every room: undo, redo, help, settings. */
@@ -15,6 +16,18 @@ import { Journal } from '../data/journal';
     :host {
       display: flex;
       justify-content: flex-end;
+    }
+    .settings {
+      position: relative;
+    }
+    .overdue {
+      position: absolute;
+      top: 8px;
+      right: 8px;
+      width: 8px;
+      height: 8px;
+      border-radius: 50%;
+      background: var(--gold);
     }
     .ask {
       display: none;
@@ -32,6 +45,7 @@ import { Journal } from '../data/journal';
 })
 export class Tools {
   protected readonly journal = inject(Journal);
+  protected readonly overdue = inject(BackupsStore).overdue;
   readonly ask = output();
   readonly undo = output();
   readonly redo = output();

@@ -1,58 +1,62 @@
 import { computed, inject, Injectable } from '@angular/core';
-import { sameOrder } from '@enumeron/core/deck';
+import { Card, sameOrder } from '@enumeron/core/deck';
 import { describeFact, Fact } from '@enumeron/core/reckon/facts';
+import { dequal } from 'dequal/lite';
 import { Journal } from '../data/journal';
-import { FactsRow } from '../data/rows';
-import { StateRows } from '../data/state-row';
+import { onlyPlace } from '../data/kind';
+import { FACTS, FactsRow, MOST_FACTS } from '../data/kinds/facts';
+import { PACK } from '../data/kinds/pack';
+import { Rows } from '../data/rows';
 import { PackStore } from './pack.store';
 
-/** The most facts that are told of one pack. */
-export const MOST_FACTS = 12;
+const [PLACE, PACK_PLACE] = [onlyPlace(FACTS), onlyPlace(PACK)];
+
+/** What was told of a pack; of another one it is void. */
+const toldOf = (row: FactsRow, now: readonly Card[]): readonly Fact[] =>
+  sameOrder(row.pack, now) ? row.facts : [];
+
+/** A fact's sentence inside another one: cards keep their capitals. */
+const inside = (fact: Fact): string =>
+  describeFact(fact).replace(/^[A-Z](?=[a-z ])/, (letter) => letter.toLowerCase());
 
 /** What was told of the pack as it lies; once the pack is moved on the screen, it is void. */
 @Injectable({ providedIn: 'root' })
 export class FactsStore {
   private readonly journal = inject(Journal);
   private readonly pack = inject(PackStore);
-  private readonly row = inject(StateRows).live<FactsRow>({ id: 'facts', pack: [], facts: [] });
+  private readonly row = inject(Rows).only(PLACE);
 
-  readonly facts = computed<readonly Fact[]>(() =>
-    sameOrder(this.row.value().pack, this.pack.now()) ? this.row.value().facts : [],
-  );
+  readonly facts = computed<readonly Fact[]>(() => toldOf(this.row(), this.pack.now()));
 
   /** Adds a fact behind those that were told before. Gives false when there are too many. */
   add(fact: Fact): Promise<boolean> {
-    return this.tell(describeFact(fact).toLowerCase(), [...this.facts(), fact]);
+    return this.tell(inside(fact), (facts) => [...facts, fact]);
   }
 
   /** Tells of a cut before all that was told. Gives false when there are too many. */
   cutFirst(): Promise<boolean> {
-    return this.tell('tell that the pack was cut first', [{ kind: 'cut' }, ...this.facts()]);
+    return this.tell('tell that the pack was cut first', (facts) => [{ kind: 'cut' }, ...facts]);
   }
 
   /** @param index from 0. */
-  remove(index: number): Promise<void> {
+  async remove(index: number): Promise<void> {
     const fact = this.facts()[index];
-    return this.put(
-      `take back: ${describeFact(fact).toLowerCase()}`,
-      this.facts().filter((_, at) => at !== index),
-    );
+    await this.tell(`take back: ${inside(fact)}`, (facts) => {
+      const at = dequal(facts[index], fact) ? index : facts.findIndex((each) => dequal(each, fact));
+      return facts.filter((_, each) => each !== at);
+    });
   }
 
-  clear(): Promise<void> {
-    return this.put('take back all that was told', []);
+  async clear(): Promise<void> {
+    await this.tell('take back all that was told', () => []);
   }
 
-  private async tell(label: string, facts: readonly Fact[]): Promise<boolean> {
-    if (facts.length > MOST_FACTS) return false;
-    await this.put(label, facts);
+  private async tell(label: string, change: (facts: readonly Fact[]) => readonly Fact[]): Promise<boolean> {
+    if (change(this.facts()).length > MOST_FACTS) return false;
+    await this.journal.commit(label, [PLACE, PACK_PLACE], ([row, pack]) => {
+      const facts = change(toldOf(row, pack.now));
+      return facts.length > MOST_FACTS ? undefined : [{ id: 'facts', pack: pack.now, facts }, pack];
+    });
     return true;
-  }
-
-  private put(label: string, facts: readonly Fact[]): Promise<void> {
-    const row: FactsRow = { id: 'facts', pack: this.pack.now(), facts };
-    return this.row.set(row, () =>
-      this.journal.commit(label, [{ table: 'state', key: 'facts', after: row }]),
-    );
   }
 }

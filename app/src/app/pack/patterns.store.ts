@@ -1,7 +1,10 @@
 import { computed, inject, Injectable, Signal } from '@angular/core';
-import { DATABASE } from '../data/db';
-import { FieldValue, PatternsRow } from '../data/rows';
-import { StateRows } from '../data/state-row';
+import { Journal } from '../data/journal';
+import { onlyPlace } from '../data/kind';
+import { FieldValue, PATTERNS_TOLD } from '../data/kinds/patterns';
+import { Rows } from '../data/rows';
+
+const PLACE = onlyPlace(PATTERNS_TOLD);
 
 export type Values = Readonly<Partial<Record<string, FieldValue>>>;
 
@@ -14,26 +17,30 @@ export const withValue = (values: Values, name: string, value: FieldValue | unde
 /** What was told to each pattern, kept over a reload. */
 @Injectable({ providedIn: 'root' })
 export class PatternsStore {
-  private readonly db = inject(DATABASE);
-  private readonly row = inject(StateRows).live<PatternsRow>({ id: 'patterns', values: {} });
+  private readonly journal = inject(Journal);
+  private readonly row = inject(Rows).only(PLACE);
 
   /** @param path the pattern's address. */
   values(path: Signal<string>): Signal<Values> {
-    return computed(() => this.row.value().values[path()] ?? {});
+    return computed(() => this.row().values[path()] ?? {});
   }
 
   /** Sets one field; undefined empties it. */
-  set(path: string, name: string, value: FieldValue | undefined): Promise<void> {
-    return this.put(path, withValue(this.row.value().values[path] ?? {}, name, value));
+  set(path: string, name: string, value: FieldValue | undefined): Promise<unknown> {
+    return this.change(`tell ${name} of ${path}`, path, (values) => withValue(values, name, value));
   }
 
   /** Empties all fields of a pattern. */
-  clear(path: string): Promise<void> {
-    return this.put(path, {});
+  clear(path: string): Promise<unknown> {
+    return this.change(`empty the fields of ${path}`, path, () => ({}));
   }
 
-  private put(path: string, values: Values): Promise<void> {
-    const row: PatternsRow = { id: 'patterns', values: { ...this.row.value().values, [path]: values } };
-    return this.row.set(row, () => this.db.state.put(row));
+  private change(label: string, path: string, make: (values: Values) => Values): Promise<unknown> {
+    return this.journal.commit(
+      label.replaceAll('-', ' '),
+      [PLACE],
+      ([row]) => [{ ...row, values: { ...row.values, [path]: make(row.values[path] ?? {}) } }],
+      `patterns ${path}`,
+    );
   }
 }

@@ -1,22 +1,31 @@
 import { computed, inject, Injectable, linkedSignal } from '@angular/core';
-import { Card, placeOf } from '@enumeron/core/deck';
+import { Card, placeOf, showCard } from '@enumeron/core/deck';
 import { Handling, handlings, toleratedFirst } from '@enumeron/core/reckon';
-import { DATABASE } from '../data/db';
-import { WantedRow } from '../data/rows';
+import { Journal } from '../data/journal';
+import { onlyPlace } from '../data/kind';
+import { WANTED, WantedRow } from '../data/kinds/wanted';
+import { Rows } from '../data/rows';
 import { SettingsStore } from '../data/settings.store';
-import { StateRows } from '../data/state-row';
 import { PackStore } from './pack.store';
+
+const PLACE = onlyPlace(WANTED);
+
+/** What is wanted, for people: `7♦ at 15`. */
+const sayWanted = ({ card, number }: Omit<WantedRow, 'id'>): string =>
+  card === undefined && number === undefined
+    ? 'want nothing'
+    : `want ${card === undefined ? 'a card' : showCard(card)}${number === undefined ? '' : ` at ${number.toString()}`}`;
 
 /** The card and the number that were named, and every way to bring the one to the other. */
 @Injectable({ providedIn: 'root' })
 export class WantedStore {
-  private readonly db = inject(DATABASE);
+  private readonly journal = inject(Journal);
   private readonly pack = inject(PackStore);
   private readonly settings = inject(SettingsStore);
-  private readonly row = inject(StateRows).live<WantedRow>({ id: 'wanted' });
+  private readonly row = inject(Rows).only(PLACE);
 
-  readonly card = computed(() => this.row.value().card);
-  readonly number = computed(() => this.row.value().number);
+  readonly card = computed(() => this.row().card);
+  readonly number = computed(() => this.row().number);
   /** Where the wanted card lies now, or undefined when it is not in the pack or none is wanted. */
   readonly place = computed(() => {
     const card = this.card();
@@ -40,9 +49,9 @@ export class WantedStore {
   }
 
   /** Sets the card, the number or both; what is not given stays, and undefined takes away. */
-  want(part: { card?: Card; number?: number }): Promise<void> {
-    const next: WantedRow = { ...this.row.value(), ...part };
-    return this.row.set(next, () => this.db.state.put(next));
+  want(part: { card?: Card; number?: number }): Promise<unknown> {
+    const label = sayWanted({ ...this.row(), ...part });
+    return this.journal.commit(label, [PLACE], ([wanted]) => [{ ...wanted, ...part }], 'wanted');
   }
 
   /** Does the chosen handling to the pack. Gives false when there is nothing to do. */

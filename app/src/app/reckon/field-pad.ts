@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { Order } from '@enumeron/core/deck';
-import { FieldValue } from '../data/rows';
+import { FieldValue } from '../data/kinds/patterns';
 import { ThumbPad } from '../shared/thumb-pad';
 import { Field } from './field';
 

@@ -1,12 +1,12 @@
 import { TestBed } from '@angular/core/testing';
 import { Card, cardOf, parseCard, RANKS, seededRng, showCard, sameOrder } from '@enumeron/core/deck';
 import { cut } from '@enumeron/core/moves';
-import { deduce } from '@enumeron/core/reckon/facts';
+import { deduce, parseFact } from '@enumeron/core/reckon/facts';
 import { keyCardCounter } from '@enumeron/core/reckon/patterns';
 import { of } from 'rxjs';
 import { freshApp, until } from '../../testing/fresh';
+import { undone } from '../../testing/undo';
 import { render, Rendered } from '../../testing/render';
-import { Journal } from '../data/journal';
 import { OrdersStore } from '../data/orders.store';
 import { sampleOrders } from '../data/sample';
 import { SettingsStore } from '../data/settings.store';
@@ -46,7 +46,7 @@ beforeEach(async () => {
     { provide: TRY_KEY_CARD, useValue: tryHere },
   ]);
   pack = TestBed.inject(PackStore);
-  await until(() => TestBed.inject(OrdersStore).orders() !== undefined);
+  await until(() => TestBed.inject(OrdersStore).ids() !== undefined);
 });
 
 const press = async (rendered: Rendered<unknown>, name: string): Promise<void> => {
@@ -181,9 +181,7 @@ describe('a pattern', () => {
     const line = await open('number-line');
     await press(line, '7D');
     expect(answer(line)).toBe('Call from 40 down; say “stop when you like” from 26');
-    await TestBed.inject(SettingsStore).change({
-      tolerance: { shift: 2, turnTheNext: true, fromTheFace: true, cut: true, hold: true },
-    });
+    await TestBed.inject(SettingsStore).tolerate({ shift: 2 });
     await line.fixture.whenStable();
     expect(answer(line)).toContain('from 22');
     line.fixture.destroy();
@@ -257,7 +255,7 @@ describe('whatever was seen', () => {
     expect(answer(rendered)).toBe('“K♥ at the face” does not fit this order');
     await rendered.click('It was cut first');
     expect(answer(rendered)).toBe('Cards cut 3, face K♥');
-    expect(await TestBed.inject(Journal).undo()).toBe('tell that the pack was cut first');
+    expect(await undone()).toBe('tell that the pack was cut first');
     await until(() => TestBed.inject(FactsStore).facts().length === 1);
   });
 
@@ -274,10 +272,9 @@ describe('whatever was seen', () => {
         heap: 2,
       },
     };
-    const { check, factsSchema } = await import('../data/schemas');
     for (const form of FACT_FORMS) {
       const fact = form.make(values);
-      expect(check(factsSchema, { id: 'facts', pack: [...pack.now()], facts: [fact] }).ok).toBe(true);
+      expect(parseFact(fact)).toEqual({ ok: true, fact });
       if (facts.facts().length < 12) expect(await facts.add(fact)).toBe(true);
     }
     expect(await facts.add({ kind: 'cut' })).toBe(false);

@@ -19,7 +19,7 @@ import {
   suitOf,
   SUITS,
 } from '@enumeron/core/deck';
-import { FieldValue } from '../data/rows';
+import { FieldValue } from '../data/kinds/patterns';
 import { EntryField } from '../shared/entry-field';
 import { cardCompleter, cardReader, numberReader, rankReader, Reading } from '../shared/reading';
 import { Viewport } from '../shared/viewport';

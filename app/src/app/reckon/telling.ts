@@ -1,5 +1,5 @@
 import { computed, linkedSignal, Signal } from '@angular/core';
-import { FieldValue } from '../data/rows';
+import { FieldValue } from '../data/kinds/patterns';
 import { Values } from '../pack/patterns.store';
 import { Field, Form, lackingField } from './field';
 

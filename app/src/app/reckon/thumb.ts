@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { Journal } from '../data/journal';
+import { Undoing } from '../data/undoing';
 import { PackStore } from '../pack/pack.store';
 import { WantedStore } from '../pack/wanted.store';
 import { ThumbPad } from '../shared/thumb-pad';
@@ -21,7 +22,7 @@ import { Entry } from './entry';
     (cardPicked)="entry.takeCard($event)"
     (numberPicked)="entry.takeNumber($event)"
   >
-    <button side type="button" class="small" [disabled]="!journal.undoable()" (click)="journal.undo()">
+    <button side type="button" class="small" [disabled]="!journal.undoable()" (click)="undoing.undo('table')">
       undo
     </button>
     <button
@@ -29,7 +30,7 @@ import { Entry } from './entry';
       type="button"
       class="small undo"
       [disabled]="!journal.undoable()"
-      (click)="journal.undo()"
+      (click)="undoing.undo('table')"
     >
       undo
     </button>
@@ -46,6 +47,7 @@ export class Thumb {
   protected readonly wanted = inject(WantedStore);
   protected readonly pack = inject(PackStore);
   protected readonly journal = inject(Journal);
+  protected readonly undoing = inject(Undoing);
   protected readonly asks = computed(() => (this.entry.active() === 'number' ? 'number' : 'card'));
   protected readonly ready = computed(() => this.wanted.chosen()?.move !== undefined);
 }

@@ -13,9 +13,14 @@ export class Notices {
   }
 
   /** Something done that may be taken back at once. */
-  async offerUndo(sentence: string, undo: () => unknown): Promise<void> {
-    const shown = (await this.bar()).open(sentence, 'Undo', { duration: 8000 });
-    shown.onAction().subscribe(() => void undo());
+  offerUndo(sentence: string, undo: () => unknown): Promise<void> {
+    return this.offer(sentence, 'Undo', undo);
+  }
+
+  /** A sentence, and what can be done about it. */
+  async offer(sentence: string, action: string, act: () => unknown): Promise<void> {
+    const shown = (await this.bar()).open(sentence, action, { duration: 8000 });
+    shown.onAction().subscribe(() => void act());
   }
 
   /** Something that must be read: it stays until it is closed. */

@@ -1,6 +1,7 @@
 import { Outcome } from '@enumeron/core/deck';
 
-const inWords = (bytes: number): string =>
+/** A size for people: `12 kB`. */
+export const inWords = (bytes: number): string =>
   bytes >= 1_000_000 ? `${Math.round(bytes / 1_000_000)} MB` : `${Math.ceil(bytes / 1000)} kB`;
 
 /**

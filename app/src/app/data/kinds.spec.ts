@@ -1,0 +1,200 @@
+import fc from 'fast-check';
+import { shuffled, seededRng, numberOrder, Card } from '@enumeron/core/deck';
+import { makeName, nameProblem } from '@enumeron/core/formats';
+import { ALL_HANDLINGS } from '@enumeron/core/reckon';
+import { readRow } from './check';
+import { Kind } from './kind';
+import { KINDS, kindAt, kindNamed } from './kinds';
+
+const anyCards: fc.Arbitrary<Card[]> = fc
+  .tuple(fc.integer(), fc.integer({ min: 1, max: 60 }))
+  .map(([seed, size]) =>
+    shuffled([...numberOrder(), 52, 53, 54, 60, 70, 80, 90, 100], seededRng(seed)).slice(0, size),
+  );
+const anyName = fc
+  .string({ unit: 'grapheme', minLength: 1, maxLength: 60 })
+  .filter((text) => nameProblem(text) === undefined)
+  .map(makeName);
+const anyId = fc.stringMatching(/^[\w-]{1,64}$/).filter((id) => id !== 'new');
+const anyTime = fc.integer({ min: 0, max: 4e12 });
+const anyPack = fc
+  .tuple(
+    anyId,
+    anyName,
+    anyCards,
+    fc.integer(),
+    fc.option(fc.constantFrom('face', 'top'), { nil: undefined }),
+  )
+  .map(([orderId, name, home, seed, at]) => {
+    const now = shuffled(home, seededRng(seed));
+    return { orderId, name, home, now, ...(at && { seen: { at, card: now[0] } }) };
+  });
+const anyCard = fc.integer({ min: 0, max: 107 });
+const anyMove = fc.constantFrom<unknown>(
+  { kind: 'cut', count: 3 },
+  { kind: 'weave', weave: 'in', top: 20 },
+  { kind: 'deal heaps', heaps: 2, gather: [2, 1] },
+  { kind: 'riffle', seed: 7 },
+);
+const anyOrigin = fc.oneof(
+  anyCards.map((cards) => ({ kind: 'bank', bank: { cards, places: cards.map((_, index) => index + 1) } })),
+  fc
+    .tuple(anyCards, fc.array(anyMove, { maxLength: 9 }))
+    .map(([base, moves]) => ({ kind: 'recipe', base, moves })),
+  fc.integer().map((seed) => ({ kind: 'random', seed, conditions: { ranksApart: true, suitsApart: false } })),
+);
+
+/** A row of each kind as its makers make it. A kind that is not here fails the first test. */
+const ROWS: Readonly<Record<string, fc.Arbitrary<unknown>>> = {
+  orders: fc.record(
+    {
+      id: anyId,
+      name: anyName,
+      cards: anyCards,
+      sample: fc.boolean(),
+      origin: anyOrigin,
+      made: anyTime,
+      changed: anyTime,
+    },
+    { requiredKeys: ['id', 'name', 'cards', 'sample', 'made', 'changed'] },
+  ),
+  pack: anyPack.map((pack) => ({ id: 'pack', ...pack })),
+  beside: fc.option(anyPack, { nil: undefined }).map((pack) => ({ id: 'beside', ...(pack && { pack }) })),
+  wanted: fc
+    .record({ card: anyCard, number: fc.integer({ min: 1, max: 60 }) }, { requiredKeys: [] })
+    .map((row) => ({ id: 'wanted', ...row })),
+  facts: anyCards.map((pack) => ({
+    id: 'facts',
+    pack,
+    facts: [{ kind: 'cut' }, { kind: 'missing', card: pack[0] }],
+  })),
+  patterns: fc
+    .dictionary(
+      fc.stringMatching(/^[a-z-]{1,20}$/),
+      fc.oneof(fc.nat(60), fc.boolean(), fc.array(fc.nat(107), { maxLength: 60 })),
+    )
+    .map((fields) => ({ id: 'patterns', values: { 'two-cuts': fields } })),
+  settings: fc.record({
+    id: fc.constant('settings'),
+    theme: fc.constantFrom('system', 'paper', 'wings'),
+    suitTints: fc.boolean(),
+    singleKeys: fc.boolean(),
+    tolerance: fc.constant(ALL_HANDLINGS),
+  }),
+  drafts: fc.record({
+    id: fc.string({ minLength: 1, maxLength: 200 }),
+    tab: fc.string({ maxLength: 64 }),
+    subject: fc.string({ minLength: 1, maxLength: 80 }),
+    at: anyTime,
+    fields: fc.record({
+      name: fc.string(),
+      text: fc.string(),
+      part: fc.boolean(),
+      base: fc.constant(null),
+      moves: fc.array(anyMove),
+    }),
+  }),
+  damaged: fc.record({
+    id: fc.string({ minLength: 1, maxLength: 200 }),
+    kind: fc.constantFrom('orders', 'pack'),
+    key: fc.string({ maxLength: 200 }),
+    text: fc.json(),
+    problem: fc.string(),
+    at: anyTime,
+  }),
+  journal: fc.record({
+    id: fc.nat(),
+    line: fc.constant('table'),
+    label: fc.string(),
+    at: anyTime,
+    done: fc.constantFrom(0, 1),
+    changes: fc.constant([{ kind: 'wanted', key: 'wanted', before: undefined, after: { id: 'wanted' } }]),
+  }),
+  snapshots: fc.record({
+    id: fc.constantFrom('restore', 'erase', 'week'),
+    at: anyTime,
+    text: fc.string({ minLength: 1 }),
+  }),
+  seeded: anyTime.map((at) => ({ id: 'seeded', at })),
+  backups: anyTime.map((saved) => ({ id: 'backups', saved })),
+};
+
+test('every kind has all its parts, and rows to be tried with', () => {
+  expect(Object.keys(ROWS).sort()).toEqual(KINDS.map(({ name }) => name).sort());
+  const stores = new Map<string, string>();
+  for (const kind of KINDS) {
+    expect(kind.words.every((word) => word.length > 2)).toBe(true);
+    expect(kind.most > 0 || !kind.inBackup).toBe(true);
+    expect(stores.get(kind.table) ?? kind.stores).toBe(kind.stores);
+    stores.set(kind.table, kind.stores);
+    expect(kindNamed(kind.name)).toBe(kind);
+    expect(kindAt(kind.table, kind.single?.key ?? 'any')).toBe(kind);
+    if (kind.single) {
+      const { key, standIn } = kind.single;
+      expect(kind.keyOf(standIn)).toBe(key);
+      expect(readRow(kind, standIn)).toEqual({ ok: true, row: standIn });
+      expect(kind.glance?.(standIn) ?? true).toBe(true);
+    }
+  }
+});
+
+/** A value as it comes out of a file. */
+const throughFile = (kind: Kind, row: unknown): unknown =>
+  JSON.parse(JSON.stringify(kind.toFile?.(row) ?? row));
+
+test.each(KINDS.map((kind) => [kind.name, kind]))(
+  'what makes a row of %s makes one that is read back from storage and from a file, unchanged',
+  (name, kind) => {
+    fc.assert(
+      fc.property(ROWS[name], (row) => {
+        expect(readRow(kind, structuredClone(row))).toEqual({ ok: true, row });
+        expect(kind.glance?.(row) ?? true).toBe(true);
+        if (kind.inBackup) expect(readRow(kind, throughFile(kind, row))).toEqual({ ok: true, row });
+      }),
+    );
+  },
+);
+
+test.each(KINDS.map((kind) => [kind.name, kind]))(
+  'anything else is no row of %s, and breaks nothing',
+  (_, kind) => {
+    let deep: unknown = [];
+    for (let level = 0; level < 20_000; level++) deep = [deep];
+    const odd = [
+      undefined,
+      null,
+      7,
+      'row',
+      [],
+      {},
+      deep,
+      { id: deep },
+      { id: kind.single?.key ?? 'a', extra: deep },
+    ];
+    for (const value of odd) {
+      expect(readRow(kind, value).ok).toBe(false);
+      expect(() => kind.glance?.(value)).not.toThrow();
+      for (const migrate of Object.values(kind.migrate ?? {})) expect(() => migrate?.(value)).not.toThrow();
+    }
+  },
+);
+
+test.each<[string, Record<string, unknown>, string]>([
+  ['a card twice', { cards: [1, 1] }, 'cards'],
+  ['61 cards', { cards: Array.from({ length: 61 }, (_, card) => card) }, 'cards'],
+  ['a time before 1970', { made: -1 }, 'made'],
+  ['a time that cannot be', { made: 9e15 }, 'made'],
+  ['the address of what is new', { id: 'new' }, 'id'],
+  ['a name that is not clean', { name: 'a\u202eb' }, 'name'],
+  ['a long name', { name: 'x'.repeat(121) }, 'name'],
+  [
+    'three signs',
+    { origin: { kind: 'rule', rule: { kind: 'factory', suits: [0, 1, 2, 3], up: [true] } } },
+    'origin › rule › up',
+  ],
+  ['a field too many', { more: 1 }, 'more'],
+])('an order with %s is told with its place', (_, part, where) => {
+  const row = { id: 'a', name: 'A', cards: [1, 2], sample: false, made: 1, changed: 1, ...part };
+  const outcome = readRow(kindNamed('orders') as Kind, row);
+  expect(outcome.ok ? '' : outcome.problems[0].where).toBe(where);
+});

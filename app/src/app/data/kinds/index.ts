@@ -1,0 +1,40 @@
+import { Kind } from '../kind';
+import { BACKUPS } from './backups';
+import { BESIDE } from './beside';
+import { DAMAGED } from './damaged';
+import { DRAFTS } from './drafts';
+import { FACTS } from './facts';
+import { JOURNAL } from './journal';
+import { ORDERS } from './orders';
+import { PACK } from './pack';
+import { PATTERNS_TOLD } from './patterns';
+import { SEEDED } from './seeded';
+import { SETTINGS } from './settings';
+import { SNAPSHOTS } from './snapshots';
+import { WANTED } from './wanted';
+
+/** The version of all that is stored, and of a backup. A kind says what it does to bring a row to a later one. */
+export const DATA_VERSION = 2;
+
+/** Every kind of stored row. To add one: its file, and its name here. */
+export const KINDS: readonly Kind[] = [
+  ORDERS,
+  PACK,
+  BESIDE,
+  WANTED,
+  FACTS,
+  PATTERNS_TOLD,
+  SETTINGS,
+  DRAFTS,
+  DAMAGED,
+  JOURNAL,
+  SNAPSHOTS,
+  SEEDED,
+  BACKUPS,
+];
+
+export const kindNamed = (name: string): Kind | undefined => KINDS.find((kind) => kind.name === name);
+
+/** The kind of a stored row, or undefined when no kind has it. */
+export const kindAt = (table: string, key: unknown): Kind | undefined =>
+  KINDS.find((kind) => kind.table === table && (kind.single === undefined || kind.single.key === key));

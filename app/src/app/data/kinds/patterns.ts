@@ -1,0 +1,31 @@
+import { LARGEST_PACK } from '@enumeron/core/deck';
+import { single } from '../kind';
+
+/** What a field of a pattern holds. */
+export type FieldValue = number | boolean | readonly number[];
+
+/** What was told to each pattern of Reckon, by its address and the field's name. */
+export interface PatternsRow {
+  readonly id: 'patterns';
+  readonly values: Readonly<Partial<Record<string, Readonly<Partial<Record<string, FieldValue>>>>>>;
+}
+
+/** The longest address of a pattern, and name of a field. */
+const LONGEST = 40;
+
+export const PATTERNS_TOLD = single<PatternsRow>({
+  name: 'patterns',
+  standIn: { id: 'patterns', values: {} },
+  words: ['list of patterns’ fields', 'lists of patterns’ fields'],
+  line: 'table',
+  inBackup: true,
+  schema: (joi) => {
+    const whole = joi.number().integer();
+    const value = joi.alternatives(whole, joi.boolean(), joi.array().items(whole).max(LARGEST_PACK));
+    const fields = joi.object().pattern(joi.string().max(LONGEST), value).max(100);
+    return joi.object({
+      id: joi.valid('patterns').required(),
+      values: joi.object().pattern(joi.string().max(LONGEST), fields).max(100).required(),
+    });
+  },
+});

@@ -1,0 +1,64 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { RouterLink } from '@angular/router';
+import { Boot } from '../data/boot';
+import { Damage } from '../data/damage';
+import { Drafts } from '../data/drafts';
+import { Journal } from '../data/journal';
+import { Storage, Trouble } from '../data/storage';
+import { Scripts } from '../shared/scripts';
+
+const TROUBLE: Readonly<Record<Trouble, string>> = {
+  refused:
+    'This browser keeps no data for Enumeron just now (a private window, or storage is full or switched off). ' +
+    'All of it works, but what you do is gone when this tab is closed. Save a backup before.',
+  silent:
+    'Storage does not answer. All of it works, and what you do is kept in this tab only. Another tab with ' +
+    'Enumeron may hold it up: close that one.',
+  newer:
+    'What is stored was written by a newer Enumeron, and nothing is written to it from here. Reload the page to ' +
+    'get the newer one.',
+};
+
+/** What stands in every room while something is wrong: what it is, and what to do about it. */
+@Component({
+  selector: 'en-signs',
+  imports: [MatButton, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './signs.html',
+  styleUrl: './signs.scss',
+})
+export class Signs {
+  private readonly storage = inject(Storage);
+  private readonly boot = inject(Boot);
+  protected readonly scripts = inject(Scripts);
+  protected readonly journal = inject(Journal);
+  protected readonly drafts = inject(Drafts);
+  private readonly damage = inject(Damage);
+
+  protected readonly trouble = computed(() => {
+    const trouble = this.storage.trouble();
+    return trouble && TROUBLE[trouble];
+  });
+  protected readonly isNewer = computed(() => this.storage.trouble() === 'newer');
+  /** Whether storage has answered late, after something was done. */
+  protected readonly late = computed(() => this.storage.late() !== undefined);
+  protected readonly unread = this.storage.unread;
+  private readonly seen = signal(0);
+  protected readonly damaged = computed(() => {
+    const { size } = this.damage.met();
+    return size > this.seen() ? size : 0;
+  });
+
+  protected keepLate(): void {
+    void this.boot.keepLate();
+  }
+
+  protected reload(): void {
+    location.reload();
+  }
+
+  protected seeDamaged(): void {
+    this.seen.set(this.damage.met().size);
+  }
+}
