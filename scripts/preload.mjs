@@ -14,13 +14,19 @@ const fontLinks = (folder) => {
   );
 };
 
-/** The frame's scripts, the first room's among them; the largest first, for the others wait for it. */
+/**
+ * The frame's scripts, the first room's among them; the largest first, for the others wait for it. Then storage, which
+ * a later visit opens before it paints.
+ */
 const scriptLinks = (folder) => {
   const outputs = readOutputs(folder);
-  return [...closure(outputs, outputOf(outputs, 'src/main.ts'))]
+  const first = [...closure(outputs, outputOf(outputs, 'src/main.ts'))]
     .filter((name) => name.endsWith('.js'))
-    .sort((a, b) => outputs[b].bytes - outputs[a].bytes)
-    .map((name) => `<link rel="modulepreload" href="${name}">`);
+    .sort((a, b) => outputs[b].bytes - outputs[a].bytes);
+  const storage = [...closure(outputs, outputOf(outputs, 'src/app/data/database.ts'))].filter(
+    (name) => name.endsWith('.js') && !first.includes(name),
+  );
+  return [...first, ...storage].map((name) => `<link rel="modulepreload" href="${name}">`);
 };
 
 /** Has the browser fetch all that the first screen needs at once, with the fonts behind the largest script. */

@@ -14,7 +14,7 @@ test('a bad order is pasted, mended, named, used and reckoned with', async ({ en
   await expect(problems.nth(1)).toHaveText(/Place 10: .*is there twice. It already stands at place 1/);
   await expect(problems.nth(2)).toContainText('is missing');
   await page.getByRole('button', { name: 'Save the order' }).click();
-  await expect(page.getByText('Give the order a name.')).toBeVisible();
+  await expect(page.getByText('Give it a name.')).toBeVisible();
 
   await page.waitForTimeout(400);
   await page.reload();

@@ -16,7 +16,7 @@ test('back up, wipe, restore', async ({ enumeron, page }) => {
   ]);
   expect(download.suggestedFilename()).toMatch(/^enumeron-\d{4}-\d\d-\d\d\.json$/);
   const text = await readFile(await download.path(), 'utf8');
-  expect(JSON.parse(text)).toMatchObject({ format: 'enumeron-backup', version: 1 });
+  expect(JSON.parse(text)).toMatchObject({ format: 'enumeron-backup', version: 2 });
 
   await page.getByRole('button', { name: 'Erase everything …' }).click();
   await page.getByRole('button', { name: 'Erase everything now' }).click();
@@ -41,7 +41,12 @@ test('back up, wipe, restore', async ({ enumeron, page }) => {
   await expect(enumeron.status()).toContainText('in order');
 
   await file.setInputFiles({ name: 'good.json', mimeType: 'application/json', buffer: Buffer.from(text) });
+  const preview = page.getByRole('region', { name: 'What the backup would do' });
+  await expect(preview.getByRole('row', { name: /orders/ })).toHaveText(/orders\s*1\s*0\s*5\s*0/);
+  await expect(enumeron.status()).toContainText('in order');
+  await preview.getByRole('button', { name: 'Replace everything' }).click();
   await expect(enumeron.status()).toContainText('turned 3');
+  await expect(page.getByText('before the last restore')).toBeVisible();
   await page.getByRole('link', { name: 'Arrange' }).click();
   await expect(page.getByRole('link', { name: /Tidemark copy/ })).toBeVisible();
   await page.getByRole('link', { name: 'Reckon' }).click();

@@ -36,7 +36,7 @@ test('keys open the rooms and the help; they can be switched off', async ({ enum
   await page.keyboard.press('1');
   await expect(page.getByRole('link', { name: 'Arrange' })).toHaveAttribute('aria-current', 'page');
   await expect(page.getByRole('main')).toBeFocused();
-  const first = page.getByRole('main').getByRole('link', { name: 'Tidemark' });
+  const first = page.getByRole('main').getByRole('link', { name: 'New order' });
   await expect(first).toBeVisible();
   await page.keyboard.press('Tab');
   await expect(first).toBeFocused();

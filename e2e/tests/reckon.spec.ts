@@ -28,6 +28,9 @@ test('glimpse, reckon, apply, undo and reload by keyboard alone', async ({ enume
   await expect(enumeron.status()).toContainText('turned 3');
   await page.reload();
   await expect(enumeron.status()).toContainText('turned 3');
+  // What was wanted is taken back, then the glimpse.
+  await page.keyboard.press('u');
+  await expect(page.getByText('want 7♦ at 15: undone')).toBeVisible();
   await page.keyboard.press('u');
   await expect(enumeron.status()).toContainText('in order');
   await page.keyboard.press('Control+y');
@@ -99,6 +102,7 @@ test('a deal puts the pack out of step; reckoning goes on', async ({ enumeron })
   await expect(enumeron.status()).toContainText('out of step');
   await enumeron.ask('AC 7');
   await expect(enumeron.answer()).toContainText('Move 2 cards from top to bottom');
+  await enumeron.ask('undo');
   await enumeron.ask('undo');
   await expect(enumeron.status()).toContainText('in order');
 });

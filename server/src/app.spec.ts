@@ -6,6 +6,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { createApp } from './app';
+import { readSettings } from './settings';
 
 const root = mkdtempSync(join(tmpdir(), 'enumeron-'));
 writeFileSync(join(root, 'index.html'), '<!doctype html><title>Enumeron</title>');
@@ -49,6 +50,87 @@ test('a missing file is not answered with a page, nor kept', async () => {
   expect(response.headers.get('cache-control')).toBe('no-cache');
 });
 
+test('what has not changed is not sent again', async () => {
+  for (const path of ['/', '/main-ABCD1234.js']) {
+    const first = await get(path);
+    const tag = first.headers.get('etag') ?? '';
+    expect(tag).not.toBe('');
+    const again = await get(path, { 'if-none-match': tag });
+    expect([again.status, await again.text()]).toEqual([304, '']);
+    expect(again.headers.get('cache-control')).toBe(first.headers.get('cache-control'));
+    expect(first.headers.get('vary')).toBe('Accept-Encoding');
+  }
+});
+
+test.each([
+  ['gzip;q=0', null],
+  ['gzip;q=0, br', null],
+  ['gzip;q=0.1, identity;q=0', 'gzip'],
+  ['deflate, GZIP', 'gzip'],
+  ['*', null],
+  ['nonsense;;', null],
+])('of the encodings %s the right one is sent', async (accepted, encoding) => {
+  const response = await get('/main-ABCD1234.js', { 'accept-encoding': accepted });
+  expect(response.headers.get('content-encoding')).toBe(encoding);
+});
+
+test('it only reads', async () => {
+  for (const method of ['POST', 'PUT', 'DELETE', 'OPTIONS']) {
+    const response = await app.request('http://localhost/', { method });
+    expect([response.status, response.headers.get('allow')]).toEqual([405, 'GET, HEAD']);
+  }
+  const head = await app.request('http://localhost/', { method: 'HEAD' });
+  expect([head.status, await head.text()]).toEqual([200, '']);
+});
+
+test.each([
+  '/.env',
+  '/arrange/.git/config',
+  '/%2e%67it',
+  '/a.php/b',
+  '/robots.txt',
+  '/x%00y',
+  '/a%0d%0ab',
+  '/%E0%A4',
+])('%s is no page', async (path) => {
+  expect((await get(path)).status).toBe(404);
+});
+
+test('it answers the hosts that it is meant for', async () => {
+  const guarded = createApp(root, { hosts: ['localhost', '[::1]'] });
+  const ask = async (host: string): Promise<number> =>
+    (await guarded.request('http://localhost/', { headers: { host } })).status;
+  expect(await Promise.all(['localhost', 'LOCALHOST:4310', '[::1]:4310'].map(ask))).toEqual([200, 200, 200]);
+  expect(await Promise.all(['evil.example', 'localhost.evil.example:4310', ''].map(ask))).toEqual([
+    421, 421, 421,
+  ]);
+});
+
+test.each([
+  [{}, { hostname: '127.0.0.1', port: 4310, hosts: ['localhost', '127.0.0.1', '[::1]'] }],
+  [
+    { HOST: '', PORT: ' ' },
+    { hostname: '127.0.0.1', port: 4310, hosts: ['localhost', '127.0.0.1', '[::1]'] },
+  ],
+  [
+    { HOST: '0.0.0.0', PORT: '80' },
+    { hostname: '0.0.0.0', port: 80, hosts: undefined },
+  ],
+  [
+    { HOST: '::1', ALLOWED_HOSTS: 'Table.local, pad' },
+    { hostname: '::1', port: 4310, hosts: ['table.local', 'pad'] },
+  ],
+])('settings %j', (env, settings) => {
+  expect(readSettings(env)).toEqual(settings);
+});
+
+test.each([{ PORT: '1e3' }, { PORT: '-1' }, { PORT: '65536' }, { PORT: '80 81' }, { HOST: 'a b' }])(
+  'settings %j are told to be wrong',
+  (env) => {
+    expect(readSettings(env)).toMatch(/^(?:PORT|HOST) is “/);
+  },
+);
+
 test('nothing outside the folder is served', async () => {
   for (const path of ['/../package.json', '/%2e%2e/package.json', '/..%2fpackage.json'])
     expect(await (await get(path)).text()).not.toContain('"name"');
@@ -84,6 +166,25 @@ describe('as a process', () => {
     const { out, code } = await run({ PORT: '0' });
     expect(out).toMatch(/^Enumeron is at http:\/\/127\.0\.0\.1:\d+\//);
     expect(code).toBe(0);
+  });
+
+  test('it lets an answer that is under way end before it goes', async () => {
+    const child = spawn(process.execPath, [join(__dirname, '../dist/main.mjs')], {
+      env: { ...process.env, ROOT: root, PORT: '0' },
+      stdio: ['ignore', 'pipe', 'inherit'],
+    });
+    const line = await new Promise<string>((resolve) =>
+      child.stdout.once('data', (data: Buffer) => resolve(data.toString())),
+    );
+    const url = /http:\/\/[^/]+/.exec(line)?.[0] ?? '';
+    const ended = new Promise<number | null>((resolve) => child.once('close', resolve));
+    const answers = Promise.all(
+      Array.from({ length: 20 }, () => fetch(`${url}/reckon`).then((each) => each.text())),
+    );
+    await fetch(`${url}/healthz`);
+    child.kill('SIGTERM');
+    expect((await answers).every((text) => text.includes('<title>Enumeron'))).toBe(true);
+    expect(await ended).toBe(0);
   });
 
   test('a taken port is told in one line', async () => {

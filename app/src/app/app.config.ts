@@ -12,9 +12,11 @@ import {
   withNavigationErrorHandler,
 } from '@angular/router';
 import { ROUTES } from './app.routes';
+import { BACKUP_WORK, backupOnPage } from './data/backup';
 import { Boot } from './data/boot';
 import { fontsReady } from './frame/fonts';
 import { provideIcons } from './frame/icons';
+import { backupInWorker } from './workers/backup.in-worker';
 import { Scripts } from './shared/scripts';
 
 export const appConfig: ApplicationConfig = {
@@ -28,6 +30,7 @@ export const appConfig: ApplicationConfig = {
       withNavigationErrorHandler(({ error, url }) => inject(Scripts).tell(error, url)),
     ),
     provideIcons(),
+    { provide: BACKUP_WORK, useFactory: () => backupInWorker(backupOnPage()) },
     provideAppInitializer(() => Promise.all([inject(Boot).run(), fontsReady()])),
   ],
 };

@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  linkedSignal,
+  signal,
+} from '@angular/core';
 import { MatFormField, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
 import { compareOrders, properties } from '@enumeron/core/arrange';
@@ -27,9 +35,15 @@ export class CompareView {
   private readonly names = this.store.names();
   protected readonly others = computed(() => this.names()?.filter(({ id }) => id !== this.order().id) ?? []);
   private readonly chosen = signal<string | undefined>(undefined);
-  protected readonly other = computed(() => {
-    const id = this.chosen() ?? this.others().at(0)?.id;
-    return id === undefined || id === this.order().id ? undefined : this.store.find(id);
+  protected readonly otherId = computed(() => this.chosen() ?? this.others().at(0)?.id);
+  private readonly found = computed(() => {
+    const id = this.otherId();
+    return id === undefined ? undefined : this.store.find(id);
+  });
+  /** The order beside it; the one before stays until another has been read. */
+  protected readonly other = linkedSignal<OrderRow | undefined, OrderRow | undefined>({
+    source: this.found,
+    computation: (found, before) => found ?? before?.value,
   });
 
   protected readonly shared = computed(() => {

@@ -16,7 +16,7 @@ import { originWords } from './origin-words';
     [routerLink]="['/arrange', order().id]"
     routerLinkActive="here"
     [ariaCurrentWhenActive]="true"
-    [class.here]="meant() && inUse()"
+    [class.in-use]="meant() && inUse()"
   >
     <span class="name">{{ order().name }}</span>
     <span class="note">{{ note() }}</span>

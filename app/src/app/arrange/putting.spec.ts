@@ -157,12 +157,14 @@ test('two orders side by side', async () => {
   const orders = TestBed.inject(OrdersStore);
   await until(() => orders.ids() !== undefined);
   const rendered = await render(CompareView, { order: wheel });
+  await until(() => rendered.all('.abilities').length > 0);
   expect(rendered.text()).toContain('Neither is the other one turned.');
   expect(rendered.find('.abilities').textContent).toContain('12 from the top');
   expect(rendered.all('.places li')).toHaveLength(52);
   const select = rendered.find('select') as HTMLSelectElement;
   select.value = harbours.id;
   select.dispatchEvent(new Event('change'));
+  await until(() => orders.find(harbours.id) !== undefined);
   await rendered.fixture.whenStable();
   const mates = rendered.all('.abilities tbody tr').find((row) => row.textContent.includes('mates 26 apart'));
   expect([...(mates?.querySelectorAll('td') ?? [])].map((each) => each.textContent)).toEqual([
@@ -178,6 +180,7 @@ test('two orders side by side tell what they share in words: places, neighbours,
     const id = await store.add(`Beside ${cards.length} ${cards[0]} ${cards[1]}`, cards);
     await until(() => store.find(id) !== undefined);
     const rendered = await render(CompareView, { order: tidemark });
+    await until(() => rendered.all('select').length > 0);
     const select = rendered.find('select') as HTMLSelectElement;
     select.value = id;
     select.dispatchEvent(new Event('change'));

@@ -79,7 +79,7 @@ const fill = async (): Promise<void> => {
   const [pack, orders] = [TestBed.inject(PackStore), TestBed.inject(OrdersStore)];
   await pack.see({ at: 'face', card: parseCard('KH') as number });
   await pack.keepBeside(wheel);
-  await TestBed.inject(WantedStore).want({ card: parseCard('7D') as number, number: 15 });
+  await TestBed.inject(WantedStore).want({ card: parseCard('7D'), number: 15 });
   await TestBed.inject(FactsStore).add({ kind: 'cut' });
   await TestBed.inject(PatternsStore).set('two-cuts', 'first', 23);
   await TestBed.inject(SettingsStore).change({ theme: 'wings', suitTints: true });
@@ -227,7 +227,7 @@ test('a wrong backup changes nothing and says what is wrong, where', async () =>
     [withRows({ pack: [1, 2] }), /pack.*2 packs, and at most 1/],
     [withOrder({ cards: 'AC 11H' }), /orders › 1 › cards › 2 /],
     [withOrder({ cards: 'AC AC' }), /cards Something is there twice/],
-    [withOrder({ cards: `${'AC '.repeat(200)}` }), /cards/],
+    [withOrder({ cards: 'AC '.repeat(200) }), /cards/],
     [withOrder({ name: '<script>alert(1)</script>' }), /no < or >/],
     [withOrder({ made: 'yesterday' }), /made This is no time/],
     [withOrder({ id: [[['a']]] }), /orders › 1 › id/],

@@ -21,16 +21,19 @@ export interface BackupWork {
   read(file: File): Promise<Outcome<{ backup: Backup }>>;
 }
 
-/** In a worker; on the page itself where no worker can be had, and in tests. */
+/** On the page itself: in tests, and where no worker can be had. */
+export const backupOnPage = (): BackupWork => {
+  const scripts = inject(Scripts);
+  return {
+    make: async (rows, made) => (await scripts.load(() => import('./backup-file'))).makeBackup(rows, made),
+    read: async (file) => (await scripts.load(() => import('./backup-file'))).readBackup(file),
+  };
+};
+
+/** The application provides a worker. */
 export const BACKUP_WORK = new InjectionToken<BackupWork>('backup work', {
   providedIn: 'root',
-  factory: () => {
-    const scripts = inject(Scripts);
-    return {
-      make: async (rows, made) => (await scripts.load(() => import('./backup-file'))).makeBackup(rows, made),
-      read: async (file) => (await scripts.load(() => import('./backup-file'))).readBackup(file),
-    };
-  },
+  factory: backupOnPage,
 });
 
 /** What a backup would do to the rows of one kind. */

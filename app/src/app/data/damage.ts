@@ -79,7 +79,7 @@ export class Damage {
     for (const table of new Set(KINDS.map((kind) => kind.table)))
       await db.table(table).each((row: unknown, { primaryKey }) => {
         const kind = kindAt(table, primaryKey);
-        const key = String(primaryKey);
+        const key = typeof primaryKey === 'string' ? primaryKey : JSON.stringify(primaryKey);
         const problem = kind ? this.problem(kind, row) : 'This version knows no such row.';
         if (problem) damaged.push({ table, kind: kind?.name ?? table, key, text: asJson(row), problem });
       });
@@ -90,7 +90,7 @@ export class Damage {
   async remove({ table, key }: Damaged): Promise<void> {
     const db = await this.storage.db();
     const keys: unknown[] = await db.table(table).toCollection().primaryKeys();
-    const stored = keys.find((each) => String(each) === key);
+    const stored = keys.find((each) => each === key || JSON.stringify(each) === key);
     if (stored !== undefined) await db.table(table).delete(stored as string);
     const kind = kindAt(table, stored);
     if (kind) this.forget(idOf(placeOf(kind, key)));

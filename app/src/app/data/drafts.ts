@@ -27,7 +27,8 @@ export class Drafts {
     await this.writing;
     const db = await this.storage.db();
     const id = await this.idOf(subject);
-    return this.readable([await db.rows(DRAFTS).get(id)]).then(([row]) => row?.fields);
+    const rows = await this.readable([await db.rows(DRAFTS).get(id)]);
+    return rows.at(0)?.fields;
   }
 
   /** What tabs that are gone left of a subject, the newest first. */
@@ -64,8 +65,8 @@ export class Drafts {
   private async drain(): Promise<void> {
     await Promise.resolve();
     for (;;) {
-      const [next] = this.next;
-      if (!(next as unknown)) {
+      const next = [...this.next].at(0);
+      if (!next) {
         // In the same step in which nothing more is found to write: what is typed after this begins anew.
         this.writing = undefined;
         return;

@@ -125,12 +125,12 @@ export class Journal {
     for (const { label, about, writes } of left) {
       const kinds = writes.map(({ kind }) => kindNamed(kind));
       if (!kinds.every((kind) => kind !== undefined)) continue;
-      const places = writes.map(({ key }, index) => placeOf(kinds[index] as Kind, key));
+      const places = writes.map(({ key }, index) => placeOf(kinds[index], key));
       const change = (rows: readonly unknown[]): readonly unknown[] | undefined =>
         rows.every((row, index) => sameRow(row, orStandIn(places[index], writes[index].before)))
           ? writes.map(({ after }) => after)
           : undefined;
-      await this.commit(label, places, change as never, about);
+      await this.commit(label, places, change, about);
     }
     this.keep();
   }
@@ -347,7 +347,8 @@ export class Journal {
     return toSignal(
       this.storage.live(async (db) => {
         const row = done === 1 ? await newest(db, line) : await oldestUndone(db, line);
-        return row && String(row.label);
+        const label: unknown = row?.label;
+        return row && (typeof label === 'string' ? label : 'something that cannot be read');
       }),
     );
   }

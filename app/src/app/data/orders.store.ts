@@ -48,7 +48,7 @@ export class OrdersStore {
   private readonly stored = toSignal(
     this.storage
       .live((db) => db.rows(ORDERS).orderBy('made').primaryKeys())
-      .pipe(distinctUntilChanged(sameRow)),
+      .pipe(distinctUntilChanged<readonly string[]>(sameRow)),
   );
   private readonly unstored = computed(() => this.rows.unstored(ORDERS), { equal: sameRow });
 
@@ -80,7 +80,7 @@ export class OrdersStore {
   page(ids: Signal<readonly string[]>): Signal<readonly Listed[]> {
     const stored = toSignal(
       toObservable(ids).pipe(
-        distinctUntilChanged(sameRow),
+        distinctUntilChanged<readonly string[]>(sameRow),
         switchMap((wanted) => this.read(wanted)),
       ),
       { initialValue: [] },
@@ -190,9 +190,10 @@ export class OrdersStore {
   private listed(id: string, row: unknown): Listed[] {
     if (row === undefined) return [];
     const outcome = this.reader.read(ORDERS, row);
-    return outcome.ok
-      ? [{ id, order: outcome.row }]
-      : [{ id, damaged: sayProblem(outcome.problems[0]), name: String((row as OrderRow).name) }];
+    if (outcome.ok) return [{ id, order: outcome.row }];
+    const { name } = row as { name?: unknown };
+    const shown = typeof name === 'string' ? name : 'without a name';
+    return [{ id, damaged: sayProblem(outcome.problems[0]), name: shown }];
   }
 
   private async freeName(name: string): Promise<string> {

@@ -45,10 +45,10 @@ export class Rows {
 
   /** A row, live; undefined while it is not there or not read yet. */
   at<Row>(place: Place<Row>): Signal<Row | undefined> {
-    const id = idOf(place as Place);
+    const id = idOf(place);
     const known = this.live.get(id);
     if (known) return known as Signal<Row | undefined>;
-    const stored = this.follow(place as Place);
+    const stored = this.follow(place);
     const row = computed(() => this.shown(place as Place, stored), { equal: sameRow });
     this.live.set(id, row);
     return row as Signal<Row | undefined>;

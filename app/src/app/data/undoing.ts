@@ -20,14 +20,15 @@ export class Undoing {
   private async step(way: 'undo' | 'redo', line: Line, overwrite: boolean): Promise<void> {
     try {
       const step = await this.journal[way](line, overwrite);
-      if (step.kind === 'nothing') return await this.notices.show(`There is nothing to ${way}.`);
       const done = way === 'undo' ? 'undone' : 'done again';
-      if (step.kind === 'done') return await this.notices.show(`${step.label}: ${done}`);
-      await this.notices.offer(
-        `Not ${done}: ${step.label}. Something else (${step.what}) has changed there since, and would be lost.`,
-        'Do it anyway',
-        () => this.step(way, line, true),
-      );
+      if (step.kind === 'nothing') await this.notices.show(`There is nothing to ${way}.`);
+      else if (step.kind === 'done') await this.notices.show(`${step.label}: ${done}`);
+      else
+        await this.notices.offer(
+          `Not ${done}: ${step.label}. Something else (${step.what}) has changed there since, and would be lost.`,
+          'Do it anyway',
+          () => this.step(way, line, true),
+        );
     } catch (error) {
       console.warn(error);
       await this.notices.stay(`Could not ${way}: storage refused. Nothing has changed; try again.`);

@@ -84,12 +84,17 @@ export class Shell {
   }
 
   private async tell(fact: Fact): Promise<void> {
-    if (await this.facts.add(fact)) await this.router.navigate(['reckon', 'seen']);
-    else void this.notices.show(`At most ${MOST_FACTS} facts are told of one pack. Take one back first.`);
+    if (this.facts.isFull()) {
+      void this.notices.show(`At most ${MOST_FACTS} facts are told of one pack. Take one back first.`);
+      return;
+    }
+    // It shows at once; the room does not wait until it is stored.
+    void this.facts.add(fact);
+    await this.router.navigate(['reckon', 'seen']);
   }
 
   private async riffled(riffles: number): Promise<void> {
-    await this.patterns.set('key-card', 'riffles', riffles);
+    void this.patterns.set('key-card', 'riffles', riffles);
     await this.router.navigate(['reckon', 'key-card']);
   }
 
@@ -116,10 +121,10 @@ export class Shell {
       case 'want':
         return this.want({ card: intent.card, number: intent.number });
       case 'see':
-        await this.pack.see(intent);
+        void this.pack.see(intent);
         return;
       case 'move':
-        await this.pack.apply(intent.move);
+        void this.pack.apply(intent.move);
         this.say(describeMove(intent.move));
         return;
       case 'tell':
@@ -158,7 +163,8 @@ export class Shell {
   }
 
   private async want(part: { card?: number; number?: number }): Promise<void> {
-    await this.wanted.want(part);
+    // It shows at once; the room does not wait until it is stored.
+    void this.wanted.want(part);
     await this.router.navigate(['reckon']);
   }
 

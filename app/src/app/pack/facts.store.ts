@@ -28,6 +28,9 @@ export class FactsStore {
 
   readonly facts = computed<readonly Fact[]>(() => toldOf(this.row(), this.pack.now()));
 
+  /** Whether no more can be told of this pack. */
+  readonly isFull = computed(() => this.facts().length >= MOST_FACTS);
+
   /** Adds a fact behind those that were told before. Gives false when there are too many. */
   add(fact: Fact): Promise<boolean> {
     return this.tell(inside(fact), (facts) => [...facts, fact]);

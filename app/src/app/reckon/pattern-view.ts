@@ -57,7 +57,9 @@ export class PatternView {
     const origin = this.orders.find(this.pack.pack().orderId)?.origin;
     return origin?.kind === 'bank' ? origin.bank : undefined;
   });
-  protected readonly lacksBank = computed(() => this.pattern().needsBank && !this.bank());
+  protected readonly lacksBank = computed(
+    () => this.pattern().needsBank && !this.bank() && this.orders.isRead(this.pack.pack().orderId),
+  );
 
   /** What is tried about a key card, as text: it is tried anew only when that changes. */
   private readonly tried = computed(() => {

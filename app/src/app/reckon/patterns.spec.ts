@@ -60,7 +60,12 @@ const answer = (rendered: Rendered<unknown>): string => {
   for (const spoken of seen.querySelectorAll('.spoken')) spoken.remove();
   return seen.textContent.replace(/\s+/g, ' ').trim();
 };
-const open = (path: string): Promise<Rendered<PatternView>> => render(PatternView, { path });
+const open = async (path: string): Promise<Rendered<PatternView>> => {
+  // Its bank comes with the order, which is read when it is asked for.
+  const orders = TestBed.inject(OrdersStore);
+  await until(() => orders.find(pack.pack().orderId) !== undefined);
+  return render(PatternView, { path });
+};
 const fill = async (rendered: Rendered<unknown>, index: number, text: string): Promise<void> => {
   const field = rendered.all('.fields input')[index] as HTMLInputElement;
   field.value = text;

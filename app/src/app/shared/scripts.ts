@@ -48,11 +48,13 @@ export class Scripts {
    * Takes note that a script is lacking, and reloads the page if that has not been done already.
    *
    * @param error what the import was rejected with.
-   * @param url the address to go to; the one that is open unless told.
+   * @param url the address of a room that was asked for; else the one that is open is meant.
    */
-  tell(error: unknown, url = this.window?.location.pathname ?? '/'): void {
+  tell(error: unknown, url?: string): void {
     console.warn(error);
-    this.lacking.set({ script: scriptIn(error) ?? '/', url });
+    // A room that was asked for is still wanted when another part turns out to be lacking as well.
+    const wanted = url ?? this.lacking()?.url ?? this.window?.location.pathname ?? '/';
+    this.lacking.set({ script: scriptIn(error) ?? '/', url: wanted });
     if (this.mark()) void this.reload();
   }
 
