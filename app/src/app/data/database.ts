@@ -46,6 +46,9 @@ export class Database extends Dexie {
   constructor(name = NAME, options: DexieOptions = {}) {
     // Nothing is read twice in a row, and what is shown must be what is stored.
     super(name, { cache: 'disabled', ...options });
+    // Live queries run only where the browser has a database of its own, or is said to have one.
+    Dexie.dependencies.indexedDB ??= options.indexedDB as IDBFactory;
+    Dexie.dependencies.IDBKeyRange ??= options.IDBKeyRange as typeof IDBKeyRange;
     this.version(1).stores(STORES_1);
     this.version(DATA_VERSION).stores(STORES).upgrade(migrateTo(DATA_VERSION));
   }

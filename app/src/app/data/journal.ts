@@ -55,8 +55,11 @@ export class Journal {
   private readonly waiting = new Map<Action, (committed: Committed) => void>();
   /** Actions that were taken back before they could be stored, the newest last. */
   private readonly takenBack = signal<readonly Action[]>([]);
-  /** What was done while nothing was kept, for storage that answers late. */
+  /** What was done while nothing was kept, for storage that answers late; and what of it was undone, newest last. */
   private readonly unkept = signal<readonly Action[]>([]);
+  private readonly unkeptUndone = signal<readonly Action[]>([]);
+  /** Actions that the tab had left, as they were kept then: their rows may not have been read yet. */
+  private readonly left = new Map<Action, LeftAction>();
   private readonly failure = signal<unknown>(undefined);
 
   private readonly newestDone = this.labelOf('table', 1);
@@ -122,17 +125,28 @@ export class Journal {
 
   /** Does what a tab showed and could not store before it was left, where the rows are as they were. */
   async finish(left: readonly LeftAction[]): Promise<void> {
-    for (const { label, about, writes } of left) {
-      const kinds = writes.map(({ kind }) => kindNamed(kind));
-      if (!kinds.every((kind) => kind !== undefined)) continue;
-      const places = writes.map(({ key }, index) => placeOf(kinds[index], key));
-      const change = (rows: readonly unknown[]): readonly unknown[] | undefined =>
+    // All at once, so that all of them are kept again until each is stored.
+    await Promise.all(left.map((each) => this.finishOne(each)));
+    this.keep();
+  }
+
+  private async finishOne(left: LeftAction): Promise<void> {
+    const { label, about, writes } = left;
+    const kinds = writes.map(({ kind }) => kindNamed(kind));
+    if (!kinds.every((kind) => kind !== undefined)) return;
+    const places = writes.map(({ key }, index) => placeOf(kinds[index], key));
+    const action: Action = {
+      label,
+      line: lineOf(places),
+      about,
+      places,
+      change: (rows) =>
         rows.every((row, index) => sameRow(row, orStandIn(places[index], writes[index].before)))
           ? writes.map(({ after }) => after)
-          : undefined;
-      await this.commit(label, places, change, about);
-    }
-    this.keep();
+          : undefined,
+    };
+    this.left.set(action, left);
+    await this.begin(action);
   }
 
   /** Takes the newest action of a line back; one that is not stored yet just goes. */
@@ -205,7 +219,7 @@ export class Journal {
       const writes = await this.write(action);
       this.failure.set(undefined);
       this.rows.settle(action, writes);
-      if (this.storage.trouble() !== undefined) this.unkept.update((actions) => [...actions, action]);
+      if (this.storage.trouble() !== undefined) this.noteUnkept(action);
       this.drop(action, writes.length > 0 ? 'stored' : 'nothing');
     } catch (error) {
       if (!(error instanceof Refused)) {
@@ -219,6 +233,20 @@ export class Journal {
     return true;
   }
 
+  private noteUnkept(action: Action): void {
+    this.unkept.update((actions) => [...actions, action]);
+    this.unkeptUndone.set([]);
+  }
+
+  private moveUnkept(to: 'before' | 'after'): void {
+    const [from, into] =
+      to === 'before' ? [this.unkept, this.unkeptUndone] : [this.unkeptUndone, this.unkept];
+    const last = from().at(-1);
+    if (!last) return;
+    from.update((actions) => actions.slice(0, -1));
+    into.update((actions) => [...actions, last]);
+  }
+
   private drop(action: Action, committed: Committed): void {
     this.rows.pending.update((actions) => actions.filter((each) => each !== action));
     if (this.rows.pending().length === 0) this.failure.set(undefined);
@@ -229,6 +257,7 @@ export class Journal {
   private answer(action: Action, committed: Committed): void {
     this.waiting.get(action)?.(committed);
     this.waiting.delete(action);
+    if (committed !== 'held') this.left.delete(action);
   }
 
   private keep(): void {
@@ -236,7 +265,7 @@ export class Journal {
     keepInFlight(
       this.rows
         .pending()
-        .map(({ label, about }, index) => leftAction(label, about, steps[index]))
+        .map((action, index) => this.left.get(action) ?? leftAction(action.label, action.about, steps[index]))
         .filter(({ writes }) => writes.length > 0),
     );
   }
@@ -319,8 +348,7 @@ export class Journal {
       await numbered(db).put({ ...row, done: done === 1 ? 0 : 1 });
       return { kind: 'done', label: row.label };
     });
-    if (step.kind === 'done' && this.storage.trouble() !== undefined)
-      this.unkept.update((actions) => (to === 'before' ? actions.slice(0, -1) : actions));
+    if (step.kind === 'done' && this.storage.trouble() !== undefined) this.moveUnkept(to);
     return step;
   }
 
