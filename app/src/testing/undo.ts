@@ -1,5 +1,6 @@
 import { TestBed } from '@angular/core/testing';
-import { Journal, Step } from '../app/data/journal';
+import { Journal } from '../app/data/journal';
+import { Step } from '../app/data/stored-actions';
 
 const labelOf = (step: Step): string | undefined => ('label' in step ? step.label : undefined);
 

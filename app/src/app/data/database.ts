@@ -47,8 +47,8 @@ export class Database extends Dexie {
     // Nothing is read twice in a row, and what is shown must be what is stored.
     super(name, { cache: 'disabled', ...options });
     // Live queries run only where the browser has a database of its own, or is said to have one.
-    Dexie.dependencies.indexedDB ??= options.indexedDB as IDBFactory;
-    Dexie.dependencies.IDBKeyRange ??= options.IDBKeyRange as typeof IDBKeyRange;
+    if (options.indexedDB && !(Dexie.dependencies.indexedDB as unknown))
+      Object.assign(Dexie.dependencies, { indexedDB: options.indexedDB, IDBKeyRange: options.IDBKeyRange });
     this.version(1).stores(STORES_1);
     this.version(DATA_VERSION).stores(STORES).upgrade(migrateTo(DATA_VERSION));
   }

@@ -1,43 +1,19 @@
 import { computed, inject, Injectable, Signal, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { Problem, sayProblem } from '@enumeron/core/deck';
-import type { Table } from 'dexie';
+import { sayProblem } from '@enumeron/core/deck';
 import { Notices } from '../shared/notices';
-import { Action, lineOf, Made, orStandIn, RowsAt, sameRow, Write, writesOf } from './action';
+import { Action, lineOf, Made, orStandIn, RowsAt, sameRow } from './action';
 import { Damage } from './damage';
-import type { Database } from './database';
 import { keepInFlight, leftAction, LeftAction } from './in-flight';
-import { Kind, Line, Place, placeOf } from './kind';
-import { kindNamed, KINDS } from './kinds';
-import { DAMAGED } from './kinds/damaged';
-import { Change, JOURNAL, JournalRow } from './kinds/journal';
+import { Line, Place, placeOf } from './kind';
+import { kindNamed } from './kinds';
 import { Reader } from './reader';
 import { Rows } from './rows';
 import { Storage } from './storage';
-
-/** How many actions can be undone on each line. */
-const DEPTH = 300;
-
-/** What goes on with the same thing within this time is one action with it, in milliseconds. */
-const TOGETHER = 1500;
+import { goTo, newest, oldestUndone, Readers, Step, storeActions, Stored } from './stored-actions';
 
 /** What became of an action: it is stored; it shows and is not stored; or there was nothing to do. */
 export type Committed = 'stored' | 'held' | 'nothing';
-
-/** What undo or redo did. A row that was changed since is not overwritten unless that is asked for. */
-export type Step =
-  | { readonly kind: 'nothing' }
-  | { readonly kind: 'done'; readonly label: string }
-  | { readonly kind: 'changed since'; readonly label: string; readonly what: string };
-
-/** A row that no reader would take: nothing of its action is stored. */
-class Refused extends Error {
-  constructor(readonly problem: Problem) {
-    super(problem.what);
-  }
-}
-
-const numbered = (db: Database): Table<JournalRow, number> => db.table(JOURNAL.table);
 
 /**
  * Every change goes through here: one action, one transaction, a function of what is stored by then. Those that can
@@ -45,11 +21,11 @@ const numbered = (db: Database): Table<JournalRow, number> => db.table(JOURNAL.t
  * line for all tabs.
  */
 @Injectable({ providedIn: 'root' })
-export class Journal {
+export class Journal implements Readers {
   private readonly storage = inject(Storage);
-  private readonly reader = inject(Reader);
+  readonly reader = inject(Reader);
   private readonly rows = inject(Rows);
-  private readonly damage = inject(Damage);
+  readonly damage = inject(Damage);
   private readonly notices = inject(Notices);
   private running: Promise<void> | undefined;
   private readonly waiting = new Map<Action, (committed: Committed) => void>();
@@ -114,7 +90,9 @@ export class Journal {
     await this.run();
     if (this.rows.pending().length > 0) throw new Error('what was done before is not stored yet');
     const action: Action = { label, line: lineOf(places), places, change };
-    this.rows.settle(action, await this.write(action));
+    const stored = await this.write([action]);
+    for (const each of stored) if ('problem' in each) throw new Error(sayProblem(each.problem));
+    this.settle(stored);
   }
 
   /** Tries again to store what is held. Gives whether all of it is stored. */
@@ -202,35 +180,49 @@ export class Journal {
     await Promise.resolve();
     let stuck = false;
     for (;;) {
-      const action = this.rows.pending().at(0);
-      if (!action || stuck) {
+      const actions = this.rows.pending();
+      if (actions.length === 0 || stuck) {
         // In the same step in which nothing more is found to do: what is begun after this runs anew.
         this.running = undefined;
-        for (const each of this.rows.pending()) this.answer(each, 'held');
+        for (const each of actions) this.answer(each, 'held');
         return;
       }
-      stuck = !(await this.stored(action));
+      stuck = !(await this.stored(actions));
     }
   }
 
-  /** Stores an action and takes it from what is pending; false when storage refuses it. */
-  private async stored(action: Action): Promise<boolean> {
+  /** Stores actions and takes them from what is pending; false when storage refuses them. */
+  private async stored(actions: readonly Action[]): Promise<boolean> {
     try {
-      const writes = await this.write(action);
+      const stored = await this.write(actions);
       this.failure.set(undefined);
-      this.rows.settle(action, writes);
-      if (this.storage.trouble() !== undefined) this.noteUnkept(action);
-      this.drop(action, writes.length > 0 ? 'stored' : 'nothing');
+      this.settle(stored);
+      return true;
     } catch (error) {
-      if (!(error instanceof Refused)) {
-        console.warn(error);
-        this.failure.set(error);
-        return false;
-      }
-      this.drop(action, 'nothing');
-      void this.notices.stay(`Not done: ${action.label}. ${sayProblem(error.problem)}`);
+      console.warn(error);
+      this.failure.set(error);
+      return false;
     }
-    return true;
+  }
+
+  private settle(stored: readonly Stored[]): void {
+    this.rows.settle(
+      stored.map(({ action }) => action),
+      stored.flatMap((each) => ('writes' in each ? each.writes : [])),
+    );
+    this.keep();
+    for (const each of stored) {
+      const { action } = each;
+      if ('problem' in each) void this.notices.stay(`Not done: ${action.label}. ${sayProblem(each.problem)}`);
+      else if (this.storage.trouble() !== undefined) this.noteUnkept(action);
+      this.answer(action, 'writes' in each && each.writes.length > 0 ? 'stored' : 'nothing');
+    }
+  }
+
+  private async write(actions: readonly Action[]): Promise<readonly Stored[]> {
+    const db = await this.storage.db();
+    await this.reader.ready();
+    return storeActions(db, actions, this, Date.now());
   }
 
   private noteUnkept(action: Action): void {
@@ -270,105 +262,12 @@ export class Journal {
     );
   }
 
-  private async write(action: Action): Promise<readonly Write[]> {
-    const db = await this.storage.db();
-    await this.reader.ready();
-    const at = Date.now();
-    return this.transact(
-      db,
-      action.places.map(({ kind }) => kind),
-      async () => {
-        const raw = await readAll(db, action.places);
-        const writes = writesOf(action, (place) => this.damage.read(place, raw.get(place)));
-        for (const { place, after } of writes) {
-          if (raw.get(place) !== undefined) await this.damage.keep(db, place, raw.get(place), at);
-          this.mustRead(place, after);
-        }
-        await writeAll(db, writes);
-        if (writes.length > 0 && action.line)
-          await this.enter(db, { ...action, line: action.line }, writes, at);
-        return writes;
-      },
-    );
-  }
-
-  /** What could not be read back is never stored. */
-  private mustRead({ kind }: Place, row: unknown): void {
-    const outcome = row === undefined ? undefined : this.reader.read(kind, row);
-    if (outcome && !outcome.ok) throw new Refused(outcome.problems[0]);
-  }
-
-  private async enter(
-    db: Database,
-    { label, line, about }: Action & { readonly line: Line },
-    writes: readonly Write[],
-    at: number,
-  ): Promise<void> {
-    const table = numbered(db);
-    await table.where('[line+done]').equals([line, 0]).delete();
-    const changes = writes.map(({ place, before, after }) => ({
-      kind: place.kind.name,
-      key: place.key,
-      before,
-      after,
-    }));
-    const last = about === undefined ? undefined : await newest(db, line);
-    if (last && last.about === about && at - last.at < TOGETHER && this.reader.read(JOURNAL, last).ok) {
-      await table.put({ ...last, label, at, changes: joined(last.changes, changes) });
-      return;
-    }
-    await table.add({ line, label, at, done: 1, changes, ...(about !== undefined && { about }) });
-    const all = table.where('[line+done]').equals([line, 1]);
-    const over = (await all.count()) - DEPTH;
-    if (over > 0) await all.limit(over).delete();
-  }
-
-  /** Goes one action back (to what was before it) or forth (to what was after it). */
   private async step(line: Line, to: 'before' | 'after', overwrite: boolean): Promise<Step> {
     const db = await this.storage.db();
     await this.reader.ready();
-    const done = to === 'before' ? 1 : 0;
-    const kinds = KINDS.filter((kind) => kind.line === line);
-    const step = await this.transact(db, kinds, async (): Promise<Step> => {
-      const row = await this.readable(db, line, done);
-      if (!row) return { kind: 'nothing' };
-      const writes = row.changes.flatMap(({ kind: name, key, before, after }): Write[] => {
-        const kind = kindNamed(name);
-        const [from, into] = to === 'before' ? [after, before] : [before, after];
-        return kind ? [{ place: placeOf(kind, key), before: from, after: into }] : [];
-      });
-      const stored = await readAll(
-        db,
-        writes.map(({ place }) => place),
-      );
-      const changed = writes.find(({ place, before }) => !sameRow(stored.get(place), before));
-      if (changed && !overwrite)
-        return { kind: 'changed since', label: row.label, what: changed.place.kind.words[0] };
-      await writeAll(db, writes);
-      await numbered(db).put({ ...row, done: done === 1 ? 0 : 1 });
-      return { kind: 'done', label: row.label };
-    });
+    const step = await goTo(db, line, to, overwrite, this);
     if (step.kind === 'done' && this.storage.trouble() !== undefined) this.moveUnkept(to);
     return step;
-  }
-
-  /** The next entry to go to; damaged ones are put aside. */
-  private async readable(db: Database, line: Line, done: 0 | 1): Promise<JournalRow | undefined> {
-    for (;;) {
-      const row = done === 1 ? await newest(db, line) : await oldestUndone(db, line);
-      if (!row || this.reader.read(JOURNAL, row).ok) return row;
-      await this.damage.keep(db, placeOf(JOURNAL as Kind, String(row.id)), row, Date.now());
-      await numbered(db).delete(row.id as number);
-    }
-  }
-
-  private transact<Result>(
-    db: Database,
-    kinds: readonly Kind[],
-    run: () => Promise<Result>,
-  ): Promise<Result> {
-    const tables = new Set([...kinds, JOURNAL, DAMAGED].map(({ table }) => table));
-    return db.transaction('rw', [...tables], run);
   }
 
   private labelOf(line: Line, done: 0 | 1): Signal<string | undefined> {
@@ -381,48 +280,3 @@ export class Journal {
     );
   }
 }
-
-const newest = (db: Database, line: Line): Promise<JournalRow | undefined> =>
-  numbered(db).where('[line+done]').equals([line, 1]).last();
-
-const oldestUndone = (db: Database, line: Line): Promise<JournalRow | undefined> =>
-  numbered(db).where('[line+done]').equals([line, 0]).first();
-
-/** One action that goes on with another: what was before the one, and after the other. */
-const joined = (first: readonly Change[], second: readonly Change[]): readonly Change[] => {
-  const find = (changes: readonly Change[], { kind, key }: Change): Change | undefined =>
-    changes.find((each) => each.kind === kind && each.key === key);
-  return [
-    ...first.map((change) => ({ ...change, after: (find(second, change) ?? change).after })),
-    ...second.filter((change) => !find(first, change)),
-  ];
-};
-
-const byTable = <Item>(items: readonly Item[], placeIn: (item: Item) => Place): Map<string, Item[]> => {
-  const tables = new Map<string, Item[]>();
-  for (const item of items) {
-    const { table } = placeIn(item).kind;
-    const same = tables.get(table);
-    if (same) same.push(item);
-    else tables.set(table, [item]);
-  }
-  return tables;
-};
-
-const readAll = async (db: Database, places: readonly Place[]): Promise<Map<Place, unknown>> => {
-  const rows = new Map<Place, unknown>();
-  for (const [table, each] of byTable(places, (place) => place)) {
-    const found: unknown[] = await db.table(table).bulkGet(each.map(({ key }) => key));
-    each.forEach((place, index) => rows.set(place, found[index]));
-  }
-  return rows;
-};
-
-const writeAll = async (db: Database, writes: readonly Write[]): Promise<void> => {
-  for (const [table, each] of byTable(writes, ({ place }) => place)) {
-    const gone = each.filter(({ after }) => after === undefined).map(({ place }) => place.key);
-    const kept = each.map(({ after }) => after).filter((after) => after !== undefined);
-    if (gone.length > 0) await db.table(table).bulkDelete(gone);
-    if (kept.length > 0) await db.table(table).bulkPut(kept);
-  }
-};

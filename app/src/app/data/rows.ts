@@ -71,9 +71,10 @@ export class Rows {
   }
 
   /** What has been stored: shown from now on without waiting for it to be read again. */
-  settle(action: Action, writes: readonly Write[]): void {
+  settle(actions: readonly Action[], writes: readonly Write[]): void {
     for (const { place, after } of writes) this.stored.get(idOf(place))?.set({ read: true, row: after });
-    this.pending.update((actions) => actions.filter((each) => each !== action));
+    const done = new Set(actions);
+    this.pending.update((pending) => pending.filter((each) => !done.has(each)));
   }
 
   /** Reads what the first screen shows, before Joi is there: only rows that pass a glance. */

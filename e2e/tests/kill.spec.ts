@@ -1,0 +1,170 @@
+import { ChildProcess, spawn } from 'node:child_process';
+import { mkdtemp, rm } from 'node:fs/promises';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { chromium, expect, Page, test } from '@playwright/test';
+
+/** A browser of its own process group, so that all of it can be killed at once, as a crash or a dead battery does. */
+class Killable {
+  private process: ChildProcess | undefined;
+
+  constructor(
+    private readonly profile: string,
+    private readonly base: string,
+  ) {}
+
+  async open(path: string): Promise<Page> {
+    const args = ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run'];
+    const more = ['--disable-background-networking', '--disable-component-update', '--disable-sync'];
+    const started = spawn(
+      process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+      [...args, ...more, `--user-data-dir=${this.profile}`, '--remote-debugging-port=0', 'about:blank'],
+      { detached: true, stdio: ['ignore', 'ignore', 'pipe'] },
+    );
+    this.process = started;
+    const address = await new Promise<string>((resolve, reject) => {
+      let text = '';
+      started.stderr.on('data', (data: Buffer) => {
+        text += data.toString();
+        const found = /DevTools listening on (\S+)/.exec(text)?.[1];
+        if (found) resolve(found);
+      });
+      started.once('exit', () => reject(new Error(`the browser ended: ${text}`)));
+    });
+    const browser = await chromium.connectOverCDP(address);
+    const page = await browser.contexts()[0].newPage();
+    await page.setViewportSize({ width: 1280, height: 800 });
+    await page.goto(this.base + path);
+    await expect(page.locator('en-ask-line input')).toBeAttached();
+    return page;
+  }
+
+  /** Ends all of it at once. */
+  async kill(): Promise<void> {
+    const { process: started } = this;
+    if (!started?.pid) return;
+    const ended = new Promise((resolve) => started.once('exit', resolve));
+    process.kill(-started.pid, 'SIGKILL');
+    await ended;
+    this.process = undefined;
+  }
+}
+
+/** Numbers that look random and are the same in every run. */
+const generator = (seed: number): (() => number) => {
+  let state = seed;
+  return () => (state = (state * 48271) % 2147483647) / 2147483647;
+};
+
+const after = (milliseconds: number): Promise<void> =>
+  new Promise((resolve) => setTimeout(resolve, milliseconds));
+
+const TEXT = 'AC 3H KH 9D QC 4C JH AS 6D QS TC 5H KS 7S 3C TH 7H JS 5S 7D 3S 6C 2C 8H JD 8S 6S 2D 8C TD';
+
+/** Types until the browser is gone; gives how many keys had arrived by then. */
+const typeAlong = async (page: Page): Promise<number> => {
+  let typed = 0;
+  try {
+    for (const key of TEXT) {
+      await page.keyboard.press(key === ' ' ? 'Space' : key);
+      typed++;
+      await after(50);
+    }
+  } catch {
+    // The browser has been killed.
+  }
+  return typed;
+};
+
+const turnedBy = async (page: Page): Promise<number> => {
+  const text = (await page.locator('.status').textContent()) ?? '';
+  return Number(/turned (\d+)/.exec(text)?.[1] ?? 0);
+};
+
+/** Cuts a card at a time until the browser is gone; gives by how much the pack was seen turned. */
+const cutAlong = async (page: Page): Promise<number> => {
+  let seen = 0;
+  try {
+    await page.getByRole('slider', { name: /Seam/ }).focus();
+    for (;;) {
+      await page.keyboard.press('ArrowRight');
+      seen = Math.max(seen, await turnedBy(page));
+      await after(100);
+    }
+  } catch {
+    return seen;
+  }
+};
+
+const ROUNDS = 7;
+
+test('killed at any moment, the application starts, undo works, and at most the last key or action is gone', async ({
+  baseURL,
+}) => {
+  test.setTimeout(240_000);
+  const profile = await mkdtemp(join(tmpdir(), 'enumeron-kill-'));
+  const browser = new Killable(profile, baseURL ?? '');
+  const random = generator(20_261_125);
+  const lost = { keys: 0, cuts: 0 };
+  try {
+    let page = await browser.open('/arrange/new');
+    let turned = 0;
+    for (let round = 0; round < ROUNDS; round++) {
+      const name = `Round ${round.toString()}`;
+      // While typing.
+      await page.getByRole('textbox', { name: 'Cards' }).focus();
+      const typing = typeAlong(page);
+      await after(150 + random() * 2000);
+      await browser.kill();
+      const typed = await typing;
+      page = await browser.open('/arrange/new');
+      await page.getByRole('button', { name: 'Go on with it' }).first().click();
+      const kept = await page.getByRole('textbox', { name: 'Cards' }).inputValue();
+      expect(TEXT.startsWith(kept)).toBe(true);
+      lost.keys = Math.max(lost.keys, typed - kept.length);
+
+      // While cutting.
+      expect(await turnedBy(page)).toBe(turned);
+      const cutting = cutAlong(page);
+      await after(200 + random() * 1200);
+      await browser.kill();
+      const seen = await cutting;
+      page = await browser.open('/arrange/new');
+      await expect.poll(() => turnedBy(page)).toBeGreaterThanOrEqual(Math.max(turned, seen - 1));
+      const now = await turnedBy(page);
+      lost.cuts = Math.max(lost.cuts, seen - now);
+      await page.keyboard.press('u');
+      turned = Math.max(0, now - 1);
+      await expect.poll(() => turnedBy(page)).toBe(turned);
+
+      // While saving, at that very moment.
+      await page.getByRole('textbox', { name: 'Name' }).fill(name);
+      await page.getByRole('textbox', { name: 'Cards' }).fill('AC 2C 3C');
+      await page.getByLabel(/A part of a pack/).check();
+      await after(120);
+      const save = page.getByRole('button', { name: 'Save the order' });
+      const saving = save.click({ timeout: 5000 }).catch(() => undefined);
+      await after(random() * 150);
+      await browser.kill();
+      await saving;
+      page = await browser.open('/arrange/new');
+      const either = page
+        .getByRole('navigation', { name: 'Orders' })
+        .getByText(name, { exact: true })
+        .or(page.getByText('Unfinished since').filter({ hasText: name }));
+      await expect(either.first()).toBeVisible();
+      const left = page.getByRole('button', { name: 'Throw it away' });
+      while ((await left.count()) > 0) await left.first().click();
+      await page.getByRole('textbox', { name: 'Cards' }).fill('');
+    }
+  } finally {
+    await browser.kill();
+    await rm(profile, { recursive: true, force: true });
+  }
+  const kills = (ROUNDS * 3).toString();
+  console.log(
+    `${kills} kills: at most ${lost.keys.toString()} keys and ${lost.cuts.toString()} cuts lost at once`,
+  );
+  expect(lost.keys).toBeLessThanOrEqual(1);
+  expect(lost.cuts).toBeLessThanOrEqual(1);
+});
