@@ -154,7 +154,10 @@ test('killed at any moment, the application starts, undo works, and at most the 
         .or(page.getByText('Unfinished since').filter({ hasText: name }));
       await expect(either.first()).toBeVisible();
       const left = page.getByRole('button', { name: 'Throw it away' });
-      while ((await left.count()) > 0) await left.first().click();
+      for (let count = await left.count(); count > 0; count--) {
+        await left.first().click();
+        await expect(left).toHaveCount(count - 1);
+      }
       await page.getByRole('textbox', { name: 'Cards' }).fill('');
     }
   } finally {

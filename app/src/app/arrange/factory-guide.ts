@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatFormField, MatLabel } from '@angular/material/form-field';
@@ -55,6 +55,13 @@ export class FactoryGuide {
     const search = this.search();
     return search?.kind === 'ended' ? { moves: search.route?.map(describeMove) } : undefined;
   });
+
+  constructor() {
+    // It can be begun again.
+    effect(() => {
+      if (this.search()?.kind === 'failed') this.searching.set(false);
+    });
+  }
 
   protected choose(name: string): void {
     this.searching.set(false);

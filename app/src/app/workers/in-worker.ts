@@ -1,12 +1,12 @@
 import { Remote, wrap } from 'comlink';
 import { Observable, retry } from 'rxjs';
 
-/** How long to wait, in milliseconds, before a worker that did not start is tried once more. */
-const PAUSE = 500;
+/** How long to wait, in milliseconds, before a worker that did not start is tried again; and how often. */
+const [PAUSE, TRIES] = [500, 2];
 
 /**
  * One worker for one piece of work; it ends with the subscription. A worker whose script cannot be had, or that
- * fails, is tried once more and then is an error of the observable.
+ * fails, is tried again and then is an error of the observable.
  *
  * @param open makes the worker.
  * @param work has it done and reports what comes of it; resolves at the end.
@@ -23,4 +23,4 @@ export const inWorker = <Api, Report>(
       (error: unknown) => observer.error(error),
     );
     return () => worker.terminate();
-  }).pipe(retry({ count: 1, delay: PAUSE }));
+  }).pipe(retry({ count: TRIES, delay: PAUSE }));

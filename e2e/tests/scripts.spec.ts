@@ -1,0 +1,166 @@
+import { readdir } from 'node:fs/promises';
+import { fileURLToPath } from 'node:url';
+import { expect, Locator, Page, test } from '@playwright/test';
+import { VIEWS } from './views';
+
+const DIST = fileURLToPath(new URL('../../app/dist', import.meta.url));
+
+/** Refuses each script but the first at its first request; gives the names of those that were refused. */
+const refuseOnce = async (page: Page, refused: Set<string>): Promise<void> => {
+  await page.route('**/*.js', async (route) => {
+    const name = new URL(route.request().url()).pathname.slice(1);
+    if (name.startsWith('main-') || refused.has(name)) return route.continue();
+    refused.add(name);
+    return route.abort();
+  });
+};
+
+/** Waits until something is there as a patient user does: what offers to try again is pressed. */
+const patiently = async (page: Page, wanted: Locator, act?: () => Promise<unknown>): Promise<void> => {
+  for (let tries = 0; tries < 25; tries++) {
+    const again = page.getByRole('button', { name: 'Try again' });
+    const lacks = (await again.count()) > 0;
+    if (lacks)
+      await again
+        .first()
+        .click({ timeout: 1000 })
+        .catch(() => undefined);
+    await page.waitForTimeout(lacks ? 600 : 250);
+    if ((await again.count()) === 0 && (await wanted.count()) > 0) return;
+    if (!lacks) await act?.().catch(() => undefined);
+  }
+  await expect(wanted).toBeVisible();
+};
+
+const ask = async (page: Page, text: string): Promise<void> => {
+  await page.locator('en-ask-line input').fill(text);
+  await page.locator('en-ask-line input').press('Enter');
+};
+
+/** So many orders that the list is drawn in part, laid into the database past the application. */
+const manyOrders = (page: Page): Promise<void> =>
+  page.evaluate(async () => {
+    const db = await new Promise<IDBDatabase>((resolve) => {
+      const request = indexedDB.open('enumeron');
+      request.onsuccess = () => resolve(request.result);
+    });
+    await new Promise<void>((resolve) => {
+      const transaction = db.transaction('orders', 'readwrite');
+      for (let index = 0; index < 70; index++)
+        transaction.objectStore('orders').put({
+          ...{ id: `many-${index.toString()}`, name: `Many ${index.toString()}`, cards: [1, 2, 3] },
+          ...{ sample: false, made: 100 + index, changed: 100 + index },
+        });
+      transaction.oncomplete = () => resolve();
+    });
+    db.close();
+  });
+
+test('each script and worker may be refused once: the place is reached, and what was done is kept', async ({
+  page,
+}) => {
+  test.setTimeout(240_000);
+  page.setDefaultTimeout(10_000);
+  const refused = new Set<string>();
+  await refuseOnce(page, refused);
+  const askLine = page.locator('en-ask-line input');
+  const status = (text: string): Locator => page.locator('.status', { hasText: text });
+  await page.goto('/reckon');
+  await patiently(page, askLine);
+  await ask(page, 'cut 5');
+  await patiently(page, status('turned 5'));
+  await page.keyboard.press('Escape');
+  await patiently(page, page.locator('mat-snack-bar-container'), () => page.keyboard.press('u'));
+  await patiently(page, page.getByRole('dialog'), () => page.keyboard.press('?'));
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Escape');
+
+  // Every view, with what is deferred in it.
+  for (const { path } of VIEWS) {
+    await page.goto(path);
+    await patiently(page, page.locator('main :is(h1, h2, h3)').first());
+    await page.waitForTimeout(300);
+    await patiently(page, page.locator('main :is(h1, h2, h3)').first());
+    await expect(page.locator('en-missing-part')).toHaveCount(0);
+  }
+
+  // What is loaded by an act, and by a worker.
+  await page.goto('/arrange/sample-tidemark');
+  await patiently(page, page.getByText(/\d+ of 100/).first());
+  let saved = '';
+  page.on('download', (download) => (saved = download.suggestedFilename()));
+  for (let tries = 0; tries < 20 && saved === ''; tries++) {
+    await patiently(page, page.getByRole('menuitem', { name: /CSV/ }), () =>
+      page.getByRole('button', { name: 'Save as a file' }).click(),
+    );
+    await page.getByRole('menuitem', { name: /CSV/ }).click();
+    await page.waitForTimeout(500);
+  }
+  expect(saved).toBe('tidemark.csv');
+  await page.goto('/arrange/sample-tidemark/sort');
+  await patiently(page, page.getByRole('radio', { name: 'New, or sorted by suit' }));
+  await page.getByRole('radio', { name: 'New, or sorted by suit' }).click();
+  await patiently(page, page.getByRole('button', { name: 'Stop the search' }), () =>
+    page.getByRole('button', { name: 'Search for a row' }).click(),
+  );
+  await page.getByRole('button', { name: 'Stop the search' }).click();
+
+  const broken = { name: 'broken.json', mimeType: 'application/json', buffer: Buffer.from('{\n oops') };
+  await page.goto('/arrange/new');
+  await patiently(page, page.getByText(/Line 2, column 2/), () =>
+    page.getByLabel('Open a file with an order').setInputFiles(broken),
+  );
+  await patiently(page, page.locator('en-order-desk'), () =>
+    page.getByRole('radio', { name: 'Lay it card by card' }).click(),
+  );
+
+  await page.goto('/settings');
+  await patiently(page, page.getByRole('button', { name: 'Save a backup' }));
+  const [backup] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save a backup' }).click(),
+  ]);
+  expect(await backup.failure()).toBeNull();
+
+  await page.goto('/arrange/sample-breakwater');
+  await patiently(page, page.getByRole('button', { name: 'Use this order' }));
+  await page.getByRole('button', { name: 'Use this order' }).click();
+  await page.goto('/reckon/key-card');
+  await patiently(page, page.locator('en-thumb-pad, en-card-pad').first());
+  await page.locator('en-card-pad button', { hasText: '9♥' }).first().click();
+  await patiently(page, page.getByText('After 5 riffles'));
+  for (const fact of ['somewhere', 'lift 9S', 'somewhere', 'cuts JH 2D']) await ask(page, fact);
+  await patiently(page, page.locator('section[aria-label=Known] dd').first());
+
+  await manyOrders(page);
+  await page.goto('/arrange');
+  await patiently(page, page.locator('en-long-list en-order-entry').first());
+
+  await page.goto('/arrange/many-1');
+  await patiently(page, page.locator('en-name-form'), () =>
+    page.getByRole('button', { name: 'Rename' }).click(),
+  );
+
+  const names = (await readdir(DIST)).filter((name) => /^(?:chunk|worker)-.*\.js$/.test(name));
+  const never = names.filter((name) => !refused.has(name));
+  // Left are what stands in for a database and for a worker that cannot be had, and what they share.
+  expect(never.length).toBeLessThanOrEqual(4);
+  expect(refused.size).toBeGreaterThan(30);
+});
+
+test('with no storage and its stand-in refused, what is done shows and is said not to be stored', async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    IDBFactory.prototype.open = () => {
+      throw new DOMException('no storage', 'SecurityError');
+    };
+  });
+  const refused = new Set<string>();
+  await refuseOnce(page, refused);
+  await page.goto('/reckon');
+  await patiently(page, page.locator('en-ask-line input'));
+  await ask(page, 'cut 5');
+  await patiently(page, page.locator('.status', { hasText: 'turned 5' }));
+  await expect(page.getByRole('alert').filter({ hasText: 'keeps no data' })).toBeVisible();
+});
