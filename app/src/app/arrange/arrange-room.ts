@@ -4,7 +4,6 @@ import { MatIcon } from '@angular/material/icon';
 import { NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router';
 import { filter, map, startWith } from 'rxjs';
 import { OrdersStore } from '../data/orders.store';
-import { MissingPart } from '../shared/missing-part';
 import { DamagedEntry } from './damaged-entry';
 import { LongList } from './long-list';
 import { OrderEntry } from './order-entry';
@@ -15,7 +14,7 @@ const MOST_LISTED = 60;
 /** The orders that the user has, and the one that is looked at or written. */
 @Component({
   selector: 'en-arrange-room',
-  imports: [DamagedEntry, LongList, MatIcon, MissingPart, OrderEntry, RouterLink, RouterOutlet],
+  imports: [DamagedEntry, LongList, MatIcon, OrderEntry, RouterLink, RouterOutlet],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './arrange-room.html',
   styleUrl: './arrange-room.scss',
@@ -36,6 +35,6 @@ export class ArrangeRoom {
 
   protected readonly isLong = computed(() => (this.store.count() ?? 0) > MOST_LISTED);
   protected readonly listed = this.store.page(
-    computed(() => (this.isLong() ? [] : (this.store.ids() ?? []))),
+    computed(() => ({ start: 0, end: this.isLong() ? 0 : MOST_LISTED })),
   );
 }

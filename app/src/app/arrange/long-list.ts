@@ -11,6 +11,9 @@ import { OrdersStore } from '../data/orders.store';
 import { DamagedEntry } from './damaged-entry';
 import { OrderEntry } from './order-entry';
 
+/** How many entries are read at first. */
+const FIRST = 12;
+
 /** Thousands of orders: only those that can be seen are read and drawn. The page scrolls, not a box in it. */
 @Component({
   selector: 'en-long-list',
@@ -24,8 +27,8 @@ import { OrderEntry } from './order-entry';
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<cdk-virtual-scroll-viewport scrollWindow [itemSize]="height">
-    <div *cdkVirtualFor="let id of ids()" class="entry">
-      @if (rows().get(id); as each) {
+    <div *cdkVirtualFor="let index of indices()" class="entry">
+      @if (rows().get(index); as each) {
         @if ('order' in each) {
           <en-order-entry [order]="each.order" [meant]="meant()" />
         } @else {
@@ -47,14 +50,20 @@ export class LongList {
 
   /** How high an entry is, in pixels. */
   protected readonly height = 92;
-  protected readonly ids = computed(() => [...(this.store.ids() ?? [])]);
+  protected readonly indices = computed(() =>
+    Array.from({ length: this.store.count() ?? 0 }, (_, index) => index),
+  );
   private readonly viewport = viewChild.required(CdkVirtualScrollViewport);
-  private readonly range = toSignal(
+  private readonly rendered = toSignal(
     toObservable(this.viewport).pipe(switchMap((viewport) => viewport.renderedRangeStream)),
-    { initialValue: { start: 0, end: 0 } },
   );
-  private readonly page = this.store.page(
-    computed(() => this.ids().slice(this.range().start, this.range().end)),
+  /** Those that can be seen; the first ones are read before it is known how many that are. */
+  private readonly range = computed(() => {
+    const rendered = this.rendered();
+    return rendered && rendered.end > 0 ? rendered : { start: 0, end: FIRST };
+  });
+  private readonly page = this.store.page(this.range);
+  protected readonly rows = computed(
+    () => new Map(this.page().map((each, index) => [this.range().start + index, each])),
   );
-  protected readonly rows = computed(() => new Map(this.page().map((each) => [each.id, each])));
 }

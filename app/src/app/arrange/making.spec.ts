@@ -44,19 +44,21 @@ let orders: OrdersStore;
 beforeEach(async () => {
   await freshApp([{ provide: COUNT_SPREADS, useValue: countHere }]);
   orders = TestBed.inject(OrdersStore);
-  await until(() => orders.ids() !== undefined);
+  await until(() => orders.count() !== undefined);
   jest.spyOn(TestBed.inject(Router), 'navigate').mockResolvedValue(true);
 });
 
 /** What the rail shows, and the order that is stored when it is saved under a name. */
 const shown = (): readonly number[] | undefined => TestBed.inject(RailPreview).preview()?.now;
 const saved = async (rendered: Rendered<unknown>): Promise<OrderRow> => {
-  const before = orders.ids()?.length ?? 0;
+  const navigate = jest.mocked(TestBed.inject(Router).navigate);
+  navigate.mockClear();
   forgetActs();
   await rendered.type('en-save-order input', 'Mine');
   await rendered.click('Save the order');
-  await until(() => orders.ids()?.length === before + 1);
-  const id = orders.ids()?.at(-1) ?? '';
+  // Once it is saved, it opens.
+  await until(() => navigate.mock.lastCall !== undefined);
+  const id = navigate.mock.lastCall?.[0][1] as string;
   await until(() => orders.find(id) !== undefined);
   return orders.find(id) as OrderRow;
 };
@@ -81,7 +83,7 @@ describe('by rule', () => {
       expect([...row.cards].sort((a, b) => a - b)).toEqual(numberOrder());
       rendered.fixture.destroy();
       await orders.remove(row);
-      await until(() => orders.ids()?.length === 5);
+      await until(() => orders.count() === 5);
     }
     expect(shown()).toBeUndefined();
   });

@@ -155,7 +155,7 @@ describe('by a few glimpses', () => {
 
 test('two orders side by side', async () => {
   const orders = TestBed.inject(OrdersStore);
-  await until(() => orders.ids() !== undefined);
+  await until(() => orders.count() !== undefined);
   const rendered = await render(CompareView, { order: wheel });
   await until(() => rendered.all('.abilities').length > 0);
   expect(rendered.text()).toContain('Neither is the other one turned.');
@@ -175,7 +175,7 @@ test('two orders side by side', async () => {
 
 test('two orders side by side tell what they share in words: places, neighbours, a turn, cards of only one', async () => {
   const store = TestBed.inject(OrdersStore);
-  await until(() => store.ids() !== undefined);
+  await until(() => store.count() !== undefined);
   const beside = async (cards: readonly Card[]): Promise<string> => {
     const id = await store.add(`Beside ${cards.length} ${cards[0]} ${cards[1]}`, cards);
     await until(() => store.find(id) !== undefined);
@@ -283,7 +283,7 @@ describe('on the desk', () => {
   });
 
   test('the editor takes what is laid on the desk', async () => {
-    await until(() => TestBed.inject(OrdersStore).ids() !== undefined);
+    await until(() => TestBed.inject(OrdersStore).count() !== undefined);
     const editor = await render(OrderEditor, { id: 'new' });
     await editor.click('Lay it card by card');
     await until(() => editor.all('en-card-pad button').length > 0);

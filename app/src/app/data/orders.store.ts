@@ -26,8 +26,17 @@ export interface OrderName {
   readonly name: string;
 }
 
+/** A part of a list: the first index, from 0, and the one after the last. */
+export interface Range {
+  readonly start: number;
+  readonly end: number;
+}
+
 /** The most names that are offered to choose from; more are found by their beginning. */
 const MOST_NAMES = 300;
+
+const sameMap = (a: ReadonlyMap<string, unknown>, b: ReadonlyMap<string, unknown>): boolean =>
+  a.size === b.size && [...a].every(([key, value]) => b.has(key) && b.get(key) === value);
 
 const newId = (): string =>
   Array.from(crypto.getRandomValues(new Uint8Array(12)), (byte) => byte.toString(16).padStart(2, '0')).join(
@@ -45,26 +54,19 @@ export class OrdersStore {
   private readonly journal = inject(Journal);
   private readonly scripts = inject(Scripts);
 
-  private readonly stored = toSignal(
-    this.storage
-      .live((db) => db.rows(ORDERS).orderBy('made').primaryKeys())
-      .pipe(distinctUntilChanged<readonly string[]>(sameRow)),
+  private readonly stored = toSignal(this.storage.live((db) => db.rows(ORDERS).orderBy('made').count()));
+  private readonly unstored = computed(() => this.rows.unstored(ORDERS), { equal: sameMap });
+  /** Orders that show and are not stored yet; they are the newest. */
+  private readonly added = computed(() =>
+    [...this.unstored().values()].filter((row) => row && !this.isStored(row.id)),
   );
-  private readonly unstored = computed(() => this.rows.unstored(ORDERS), { equal: sameRow });
 
-  /** The ids of all orders by age, damaged ones among them; undefined until storage has been read. */
-  readonly ids = computed<readonly string[] | undefined>(
-    () => {
-      const [stored, unstored] = [this.stored(), this.unstored()];
-      if (!stored) return undefined;
-      const kept = stored.filter((id: string) => !unstored.has(id) || unstored.get(id) !== undefined);
-      const added = [...unstored].filter(([id, row]) => row && !stored.includes(id)).map(([id]) => id);
-      return added.length > 0 ? [...kept, ...added] : kept;
-    },
-    { equal: sameRow },
-  );
-  /** How many there are; undefined until storage has been read. */
-  readonly count = computed(() => this.ids()?.length);
+  /** How many orders there are, damaged ones among them; undefined until storage has been read. */
+  readonly count = computed(() => {
+    const [stored, unstored] = [this.stored(), this.unstored()];
+    const gone = [...unstored.values()].filter((row) => row === undefined).length;
+    return stored === undefined ? undefined : stored - gone + this.added().length;
+  });
 
   /** An order by its id, live; undefined while it is not there. */
   find(id: string): OrderRow | undefined {
@@ -76,32 +78,45 @@ export class OrdersStore {
     return this.rows.isRead(placeOf(ORDERS, id));
   }
 
-  /** A part of the list, live. Call it in an injection context. */
-  page(ids: Signal<readonly string[]>): Signal<readonly Listed[]> {
+  /**
+   * A part of the list by age, live. Call it in an injection context.
+   *
+   * @param range the first index, from 0, and the one after the last.
+   */
+  page(range: Signal<Range>): Signal<readonly Listed[]> {
     const stored = toSignal(
-      toObservable(ids).pipe(
-        distinctUntilChanged<readonly string[]>(sameRow),
+      toObservable(range).pipe(
+        distinctUntilChanged((a, b) => a.start === b.start && a.end === b.end),
         switchMap((wanted) => this.read(wanted)),
       ),
       { initialValue: [] },
     );
     return computed(() => {
-      const [rows, unstored] = [new Map(stored().map((each) => [each.id, each])), this.unstored()];
-      return ids().flatMap((id): Listed[] => {
-        const order = unstored.get(id);
-        const listed = order ? { id, order } : rows.get(id);
-        return listed ? [listed] : [];
+      const unstored = this.unstored();
+      const rows = stored().flatMap((each): Listed[] => {
+        if (!unstored.has(each.id)) return [each];
+        const order = unstored.get(each.id);
+        return order ? [{ id: each.id, order }] : [];
       });
+      const room = range().end - range().start - rows.length;
+      const listed = new Set(rows.map(({ id }) => id));
+      const added = this.added().flatMap((order) =>
+        order && !listed.has(order.id) ? [{ id: order.id, order }] : [],
+      );
+      return [...rows, ...added.slice(0, Math.max(0, room))];
     });
   }
 
   /** The names of orders to choose from, by age; the newest of them where there are very many. */
   names(): Signal<readonly OrderName[] | undefined> {
-    const newest = computed(() => this.ids()?.slice(-MOST_NAMES));
-    const ids = computed(() => newest() ?? []);
-    const page = this.page(ids);
+    const page = this.page(
+      computed(() => {
+        const end = this.count() ?? 0;
+        return { start: Math.max(0, end - MOST_NAMES), end };
+      }),
+    );
     return computed(() =>
-      newest() === undefined
+      this.count() === undefined
         ? undefined
         : page().flatMap((each) => ('order' in each ? [{ id: each.id, name: each.order.name }] : [])),
     );
@@ -178,12 +193,24 @@ export class OrdersStore {
     );
   }
 
-  private read(ids: readonly string[]): Observable<readonly Listed[]> {
+  /** Whether a row that is on its way to storage replaces one that is there. */
+  private isStored(id: string): boolean {
+    return this.rows.isStored(placeOf(ORDERS, id));
+  }
+
+  private read({ start, end }: Range): Observable<readonly Listed[]> {
     return this.storage
-      .live((db) => db.rows(ORDERS).bulkGet([...ids]))
+      .live((db) =>
+        db
+          .rows(ORDERS)
+          .orderBy('made')
+          .offset(start)
+          .limit(end - start)
+          .toArray(),
+      )
       .pipe(
         switchMap((rows) => from(this.reader.ready()).pipe(map(() => rows))),
-        map((rows) => ids.flatMap((id, index) => this.listed(id, rows[index]))),
+        map((rows) => rows.flatMap((row) => this.listed(row.id, row))),
       );
   }
 
@@ -199,7 +226,9 @@ export class OrdersStore {
   private async freeName(name: string): Promise<string> {
     const base = `${[...name].slice(0, 100).join('')} copy`;
     const db = await this.storage.db();
-    const taken = new Set(await db.rows(ORDERS).where('name').startsWith(base).keys());
+    // All in one reading: keys alone would be read one by one.
+    const copies = await db.rows(ORDERS).where('name').startsWith(base).toArray();
+    const taken = new Set(copies.map((order) => order.name));
     for (let count = 1; ; count++) {
       const candidate = count === 1 ? base : `${base} ${count.toString()}`;
       if (!taken.has(candidate)) return candidate;

@@ -65,6 +65,11 @@ export class Rows {
     return new Map(writes.map(({ place, after }) => [place.key, after as Row | undefined]));
   }
 
+  /** Whether a row is stored, as far as it has been read. */
+  isStored(place: Place): boolean {
+    return this.follow(place)().row !== undefined;
+  }
+
   /** What an action would change of what is shown. */
   tryOut(action: Action): readonly Write[] {
     return untracked(() => writesOf(action, (place) => this.shown(place, this.follow(place))));

@@ -92,8 +92,8 @@ describe('the first visit', () => {
     localStorage.clear();
     await visit(newDatabase());
     const store = TestBed.inject(OrdersStore);
-    expect(store.ids()).toBeUndefined();
-    await until(() => store.ids()?.length === 5);
+    expect(store.count()).toBeUndefined();
+    await until(() => store.count() === 5);
   });
 
   test('erasing everything takes the journal and the drafts too', async () => {
@@ -119,7 +119,7 @@ describe('storage in trouble', () => {
     await visit(closed, 20);
     expect(TestBed.inject(Storage).trouble()).toBe(trouble);
     const [pack, store] = [TestBed.inject(PackStore), TestBed.inject(OrdersStore)];
-    await until(() => store.ids()?.length === 5);
+    await until(() => store.count() === 5);
     expect(await pack.apply({ kind: 'cut', count: 7 })).toBe('stored');
     const id = await store.add('Harbour', tidemark.cards);
     await until(() => store.find(id)?.name === 'Harbour');

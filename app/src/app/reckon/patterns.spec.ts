@@ -46,7 +46,7 @@ beforeEach(async () => {
     { provide: TRY_KEY_CARD, useValue: tryHere },
   ]);
   pack = TestBed.inject(PackStore);
-  await until(() => TestBed.inject(OrdersStore).ids() !== undefined);
+  await until(() => TestBed.inject(OrdersStore).count() !== undefined);
 });
 
 const press = async (rendered: Rendered<unknown>, name: string): Promise<void> => {

@@ -29,7 +29,7 @@ beforeEach(async () => {
     { provide: TRY_KEY_CARD, useValue: () => of([]) },
   ]);
   pack = TestBed.inject(PackStore);
-  await until(() => TestBed.inject(OrdersStore).ids() !== undefined);
+  await until(() => TestBed.inject(OrdersStore).count() !== undefined);
 });
 
 /** Presses keys of the pad at the foot, one after the other. */
