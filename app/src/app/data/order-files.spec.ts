@@ -21,9 +21,9 @@ test('every kind of file but the picture is read back, with the name where it ha
 });
 
 test('a name that a spreadsheet would run is made harmless, and comes back as it was', async () => {
-  for (const name of ['=1+1', '+SUM(A1)', '-2', '@cmd', '=HYPERLINK("x","y")']) {
+  for (const name of ['=1+1', '+SUM(A1)', '-2', '@cmd', '=HYPERLINK("x","y")', '＝1', '＋2', '－3', '＠x']) {
     const csv = await kind('csv').make(name, numberOrder());
-    expect(csv).not.toMatch(/(^|,|")[=+@-]/m);
+    expect(csv).not.toMatch(/(^|,|")[=+@＝＋－＠-]/m);
     const outcome = await readOrderFile(csv);
     expect(outcome.ok && outcome.name).toBe(name);
   }
@@ -41,6 +41,13 @@ test('broken files say where', async () => {
   expect(await said('{\n  "name": "A",\n}')).toBe('Line 3, column 1: The file is not JSON.');
   expect(await said('{\n  "name": "A" // mine\n}')).toBe('Line 2, column 15: The file is not JSON.');
   expect(await said('{"format": "other"}')).toContain('no order of Enumeron');
+  expect(await said(`{"a": ${'['.repeat(20_000)}`)).toContain(
+    'Line 1, column 46: The file is nested too deep.',
+  );
+  expect(await said('{"format": "enumeron-order", "version": { "toString": 1 }}')).toContain('version');
+  expect(await said('{"format": "enumeron-order", "version": 1, "name": [[]], "cards": {}}')).toContain(
+    'missing',
+  );
 });
 
 test('file names keep letters and digits', () => {
