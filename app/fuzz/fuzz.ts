@@ -58,7 +58,7 @@ const mutatedValue = (value: unknown): unknown => {
   switch (below(rng, 4)) {
     case 0:
       if (Array.isArray(holder)) holder.splice(Number(name), 1);
-      else delete holder[name];
+      else Reflect.deleteProperty(holder, name);
       break;
     case 1:
       if (Array.isArray(holder)) holder.push(structuredClone(holder[Number(name)]));
@@ -187,7 +187,7 @@ const tryOrderFile = async (text: string): Promise<void> => {
 
 const [tidemark] = sampleOrders();
 const backups = await seeds();
-const files = await Promise.all(ORDER_FILES.map((kind) => kind.make('Tide, "mark"', tidemark.cards)));
+const files = await Promise.all(ORDER_FILES.map(async (kind) => kind.make('Tide, "mark"', tidemark.cards)));
 const began = performance.now();
 let worst = 0;
 for (let index = 0; index < CASES; index++) {
@@ -196,7 +196,7 @@ for (let index = 0; index < CASES; index++) {
   const times = 1 + below(rng, 3);
   for (let time = 0; time < times; time++)
     try {
-      text = rng() < 0.6 ? ((JSON.stringify(mutatedValue(JSON.parse(text))) as string | undefined) ?? 'null') : mutatedText(text);
+      text = rng() < 0.6 ? (JSON.stringify(mutatedValue(JSON.parse(text))) ?? 'null') : mutatedText(text);
     } catch {
       text = mutatedText(text);
     }

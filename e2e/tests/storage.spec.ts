@@ -77,7 +77,10 @@ test.describe('storage that', () => {
         const add = request.addEventListener.bind(request);
         const held: (() => void)[] = [];
         let answers = false;
-        const later = (act: () => void): void => void (answers ? act() : held.push(act));
+        const later = (act: () => void): void => {
+          if (answers) act();
+          else held.push(act);
+        };
         request.addEventListener = ((type: string, listener: EventListener) =>
           add(type, (event: Event) => later(() => listener.call(request, event)))) as typeof add;
         for (const name of ['onsuccess', 'onupgradeneeded', 'onerror', 'onblocked'] as const) {

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, inject, resource } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { Damage, Damaged } from '../data/damage';
+import { kindNamed } from '../data/kinds';
 import { download } from '../shared/download';
 
 /** Stored rows that cannot be read: to be looked at, saved as they are, or removed. */
@@ -21,7 +22,7 @@ import { download } from '../shared/download';
           @for (row of damaged; track $index) {
             <li>
               <span
-                >{{ row.kind }} {{ row.key }} <span class="note">{{ row.problem }}</span></span
+                >{{ nameOf(row) }} <span class="note">{{ row.problem }}</span></span
               >
               <span class="actions">
                 <button mat-button (click)="save(row)">Save as a file</button>
@@ -42,6 +43,12 @@ import { download } from '../shared/download';
 export class DamagedSection {
   private readonly damage = inject(Damage);
   protected readonly rows = resource({ loader: () => this.damage.all() });
+
+  /** What it is to people, where its kind is known, and its key. */
+  protected nameOf({ kind, key }: Damaged): string {
+    const word = kindNamed(kind)?.words[0] ?? kind;
+    return key === kind ? word : `${word} ${key}`;
+  }
 
   protected save({ kind, key, text }: Damaged): void {
     download(text, `damaged-${kind}-${key.replace(/[^\w-]/g, '_')}.json`, 'application/json');
