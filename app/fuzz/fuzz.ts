@@ -70,6 +70,12 @@ const mutatedValue = (value: unknown): unknown => {
   return copy['root'];
 };
 
+/** A value as JSON; what JSON has no word for is null. */
+const asText = (value: unknown): string => {
+  const text: unknown = JSON.stringify(value);
+  return typeof text === 'string' ? text : 'null';
+};
+
 /** Characters away, doubled or exchanged; cut off; or wrapped. */
 const mutatedText = (text: string): string => {
   const at = below(rng, text.length + 1);
@@ -196,7 +202,7 @@ for (let index = 0; index < CASES; index++) {
   const times = 1 + below(rng, 3);
   for (let time = 0; time < times; time++)
     try {
-      text = rng() < 0.6 ? (JSON.stringify(mutatedValue(JSON.parse(text))) ?? 'null') : mutatedText(text);
+      text = rng() < 0.6 ? asText(mutatedValue(JSON.parse(text))) : mutatedText(text);
     } catch {
       text = mutatedText(text);
     }

@@ -31,8 +31,8 @@ const layOrders = (page: Page, count: number): Promise<void> =>
   }, count);
 
 /** Notes when each act begins, when its change stands in the page, and when its transaction has been committed. */
-const watch = (page: Page): Promise<void> =>
-  page.addInitScript(() => {
+const watch = async (page: Page): Promise<void> => {
+  await page.addInitScript(() => {
     const times: { began: number; stored: number } = { began: 0, stored: 0 };
     Object.assign(window, { times });
     for (const name of ['keydown', 'click'] as const)
@@ -45,6 +45,7 @@ const watch = (page: Page): Promise<void> =>
       return transaction;
     };
   });
+};
 
 const sinceBegun = (page: Page): Promise<number> =>
   page.evaluate(() => {
