@@ -39,7 +39,7 @@ const FIRST = 12;
   </cdk-virtual-scroll-viewport>`,
   styles: `
     .entry {
-      height: 92px;
+      height: 106px;
       overflow: hidden;
     }
   `,
@@ -49,7 +49,7 @@ export class LongList {
   readonly meant = input.required<boolean>();
 
   /** How high an entry is, in pixels. */
-  protected readonly height = 92;
+  protected readonly height = 106;
   protected readonly indices = computed(() =>
     Array.from({ length: this.store.count() ?? 0 }, (_, index) => index),
   );

@@ -1,4 +1,12 @@
-import { afterNextRender, ApplicationRef, inject, Injectable, Injector } from '@angular/core';
+import {
+  afterNextRender,
+  ApplicationRef,
+  effect,
+  inject,
+  Injectable,
+  Injector,
+  untracked,
+} from '@angular/core';
 import { Scripts } from '../shared/scripts';
 import type { Database } from './database';
 import { LeftAction, leftInFlight } from './in-flight';
@@ -24,6 +32,13 @@ export class Boot {
   private readonly app = inject(ApplicationRef);
   /** What this tab had not stored when it was left, read before anything is done. */
   private left: readonly LeftAction[] = [];
+
+  constructor() {
+    // Storage that answers before anything was done is simply used.
+    effect(() => {
+      if (this.storage.late() && this.journal.nothingDone()) untracked(() => void this.keepLate());
+    });
+  }
 
   /**
    * On a first visit nothing is stored yet, so the screen neither waits for storage nor shares the machine with it.
@@ -55,6 +70,7 @@ export class Boot {
   /** What can wait until the first screen stands. */
   private async afterwards(): Promise<void> {
     await this.reader.ready().catch(() => undefined);
+    if (this.app.destroyed) return;
     await this.journal.finish(this.left);
     await askToPersist();
     if (this.app.destroyed) return;

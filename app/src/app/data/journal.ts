@@ -47,8 +47,8 @@ export class Journal implements Readers {
   readonly redoable = computed(() => this.takenBack().at(-1)?.label ?? this.oldestUndone());
   /** How many actions show and could not be stored; 0 while all goes well. */
   readonly held = computed(() => (this.failure() === undefined ? 0 : this.rows.pending().length));
-  /** How many actions were done while nothing was kept. */
-  readonly doneInMemory = computed(() => this.unkept().length);
+  /** Whether nothing has been done while nothing was kept. */
+  readonly nothingDone = computed(() => this.unkept().length + this.rows.pending().length === 0);
 
   /**
    * Does something: it shows at once, and is stored as soon as it can be.

@@ -152,6 +152,17 @@ describe('storage in trouble', () => {
     expect(await undone()).toBe('name Ebb');
   });
 
+  test('that answers late before anything was done is simply used', async () => {
+    await rename('Ebb');
+    const answered = new Promise((resolve) => setTimeout(() => resolve(db), 80));
+    jest.spyOn(db, 'open').mockImplementation((() => answered) as never);
+    await visit(db, 20);
+    const storage = TestBed.inject(Storage);
+    expect(storage.trouble()).toBe('silent');
+    await until(() => (TestBed.tick(), storage.trouble() === undefined));
+    expect(await undone()).toBe('name Ebb');
+  });
+
   test('of a newer version is shown, and nothing is written to it', async () => {
     const { name } = db;
     db.close();
