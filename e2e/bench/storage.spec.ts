@@ -85,6 +85,64 @@ test('one more row among 50,000 of its kind, and a cut beside them', async ({ pa
   console.log(`a cut beside 50,000 orders, from the key until it is stored: ${spread(cuts)}`);
 });
 
+test('one more draft among 50,000, at every key', async ({ page }) => {
+  test.setTimeout(120_000);
+  await watch(page);
+  await page.goto('/arrange/new');
+  await expect(page.getByRole('textbox', { name: 'Cards' })).toBeVisible();
+  await page.waitForTimeout(1000);
+  await page.evaluate(async () => {
+    const db = await new Promise<IDBDatabase>((resolve) => {
+      const request = indexedDB.open('enumeron');
+      request.onsuccess = () => resolve(request.result);
+    });
+    await new Promise<void>((resolve) => {
+      const transaction = db.transaction('drafts', 'readwrite');
+      for (let index = 0; index < 50_000; index++)
+        transaction.objectStore('drafts').put({
+          ...{ id: `other ${index.toString()}`, tab: 'other', subject: `s${index.toString()}`, at: 1 },
+          fields: { name: 'A name', text: 'AC 2C 3C 4C 5C 6C' },
+        });
+      transaction.oncomplete = () => resolve();
+    });
+    db.close();
+  });
+  await page.waitForTimeout(2000);
+  // Another page reads again and again: what it can read is stored, whatever the first one is busy with.
+  const other = await page.context().newPage();
+  await other.goto('/healthz');
+  const keys: number[] = [];
+  await page.getByRole('textbox', { name: 'Cards' }).focus();
+  for (let round = 0; round < 40; round++) {
+    const stored = other.evaluate(async (length) => {
+      const db = await new Promise<IDBDatabase>((resolve) => {
+        const request = indexedDB.open('enumeron');
+        request.onsuccess = () => resolve(request.result);
+      });
+      const read = (): Promise<string> =>
+        new Promise((resolve) => {
+          const request = db.transaction('drafts').objectStore('drafts').index('subject').get('new');
+          request.onsuccess = () =>
+            resolve((request.result as { fields: { text: string } } | undefined)?.fields.text ?? '');
+        });
+      // With room between two readings, so that they do not hold the writing up.
+      while ((await read()).length <= length) await new Promise((resolve) => setTimeout(resolve, 2));
+      const at = performance.timeOrigin + performance.now();
+      db.close();
+      return at;
+    }, round);
+    await other.waitForTimeout(60);
+    await page.keyboard.press(pickKey(round));
+    const began = await page.evaluate(
+      () => performance.timeOrigin + (window as unknown as { times: { began: number } }).times.began,
+    );
+    keys.push((await stored) - began);
+  }
+  console.log(`a draft among 50,000, from the key until another page can read it: ${spread(keys)}`);
+});
+
+const pickKey = (round: number): string => ['A', 'C', 'Space'][round % 3];
+
 test('the list of 5,000 orders', async ({ page }) => {
   await page.goto('/reckon');
   await expect(page.locator('en-ask-line input')).toBeAttached();

@@ -1,10 +1,17 @@
 import { inject, Injectable, signal } from '@angular/core';
+import type { Transaction } from 'dexie';
 import { DRAFTS, DraftRow, DraftValue } from './kinds/drafts';
 import { Reader } from './reader';
 import { Storage } from './storage';
 import { Tab } from './tab';
 
 export type DraftFields = Readonly<Record<string, DraftValue>>;
+
+/**
+ * Says that nothing more will be asked of a transaction, so that it is durable without waiting for the page's thread,
+ * which may be drawing what was typed.
+ */
+const commitNow = ({ idbtrans }: Transaction): void => (idbtrans as Partial<IDBTransaction>).commit?.();
 
 /**
  * What is being written, kept at every key so that nothing is lost by a reload or a crash. Each tab has its own
@@ -89,8 +96,12 @@ export class Drafts {
 
   private async put(subject: string, fields: DraftFields | undefined): Promise<void> {
     const [db, id, tab] = [await this.storage.db(), await this.idOf(subject), await this.tab.id];
-    if (fields) await db.rows(DRAFTS).put({ id, tab, subject, at: Date.now(), fields });
-    else await db.rows(DRAFTS).delete(id);
+    const row: DraftRow | undefined = fields && { id, tab, subject, at: Date.now(), fields };
+    await db.transaction('rw', DRAFTS.table, async (transaction) => {
+      const written = row ? db.rows(DRAFTS).put(row) : db.rows(DRAFTS).delete(id);
+      commitNow(transaction);
+      await written;
+    });
   }
 
   private async idOf(subject: string): Promise<string> {
