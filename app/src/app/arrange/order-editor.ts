@@ -84,7 +84,7 @@ const gathered = (problems: readonly OrderProblem[]): readonly Shown[] => {
   changeDetection: ChangeDetectionStrategy.OnPush,
   providers: [Editing],
   templateUrl: './order-editor.html',
-  styleUrl: './order-editor.scss',
+  styleUrls: ['./order-editor.scss', '../shared/sign.scss'],
 })
 export class OrderEditor {
   private readonly router = inject(Router);

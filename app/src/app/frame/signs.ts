@@ -26,7 +26,7 @@ const TROUBLE: Readonly<Record<Trouble, string>> = {
   imports: [MatButton, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './signs.html',
-  styleUrl: './signs.scss',
+  styleUrl: '../shared/sign.scss',
 })
 export class Signs {
   private readonly storage = inject(Storage);

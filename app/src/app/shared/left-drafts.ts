@@ -12,7 +12,7 @@ const SHOWN = 40;
   imports: [DatePipe, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `@for (draft of drafts(); track draft.id) {
-    <div class="left" role="status">
+    <div class="sign within offer" role="status">
       <p>
         Unfinished{{ draft.at > 0 ? ' since ' : ''
         }}{{ draft.at > 0 ? (draft.at | date: 'd MMMM, HH:mm') : '' }}:
@@ -22,22 +22,8 @@ const SHOWN = 40;
       <button mat-button type="button" (click)="thrown.emit(draft)">Throw it away</button>
     </div>
   }`,
+  styleUrls: ['./sign.scss'],
   styles: `
-    .left {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 6px 12px;
-      align-items: center;
-      margin-bottom: 12px;
-      padding: 8px 14px;
-      border-left: 4px solid var(--gold);
-      background: var(--paper);
-    }
-    p {
-      flex: 1 16rem;
-      margin: 0;
-      overflow-wrap: anywhere;
-    }
     .says {
       font-family: var(--mono);
     }
