@@ -74,3 +74,13 @@ test('the next look is in the middle of the longest stretch not seen', () => {
   expect(checkGlimpses(pack, []).says).toBe('Nothing seen yet.');
   expect(checkGlimpses(pack, [{ place: 3, card: 53 }]).offset).toBeUndefined();
 });
+
+test('cards seen that the order does not hold are said to be so, and not to be unseen', () => {
+  expect(checkGlimpses([0, 1, 2], []).says).toBe('Nothing seen yet.');
+  expect(checkGlimpses([0, 1, 2], [{ place: 1, card: 52 }]).says).toBe('The card seen is not in this order.');
+  const both = [52, 53].map((card, index) => ({ place: index + 1, card }));
+  expect(checkGlimpses([0, 1, 2], both)).toMatchObject({
+    says: 'The cards seen are not in this order.',
+    odd: [],
+  });
+});

@@ -53,11 +53,13 @@ export const checkGlimpses = (home: Order, seen: readonly PlacedCard[]): Glimpse
   );
   const turned = offset === 0 ? 'in order' : `in order, turned by ${offset ?? 0}`;
   const says =
-    offset === undefined
+    seen.length === 0
       ? 'Nothing seen yet.'
-      : odd.length === 0
-        ? `All ${seen.length} fit a pack ${turned}.`
-        : `${seen.length - odd.length} of ${seen.length} fit a pack ${turned}; not ` +
-          `${odd.map(({ place, card }) => `${showCard(card)} at ${place}`).join(', ')}.`;
+      : offset === undefined
+        ? `${seen.length === 1 ? 'The card seen is' : 'The cards seen are'} not in this order.`
+        : odd.length === 0
+          ? `All ${seen.length} fit a pack ${turned}.`
+          : `${seen.length - odd.length} of ${seen.length} fit a pack ${turned}; not ` +
+            `${odd.map(({ place, card }) => `${showCard(card)} at ${place}`).join(', ')}.`;
   return { offset, odd, lookNext, says };
 };

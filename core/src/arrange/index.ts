@@ -25,7 +25,14 @@ export {
 } from './question';
 export { MOST_MOVES, type Origin, parseOrigin } from './origin';
 export { type Conditions, faults, randomOrder } from './randomOrder';
-export { arrangementBefore, inverseMoves, orderByRecipe, type Recipe, recipeSteps } from './recipe';
+export {
+  arrangementBefore,
+  inverseMoves,
+  orderByRecipe,
+  type Recipe,
+  recipeSteps,
+  sizeBefore,
+} from './recipe';
 export { findRoute, type RouteProgress, searchRoute } from './route';
 export {
   type Factory,

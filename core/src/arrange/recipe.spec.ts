@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { numberOrder } from '../deck/order';
 import { seededRng, shuffled } from '../deck/rng';
-import { Move } from '../moves/move';
-import { arrangementBefore, inverseMoves, orderByRecipe, recipeSteps } from './recipe';
+import { applyMove, Move } from '../moves/move';
+import { arrangementBefore, inverseMoves, orderByRecipe, recipeSteps, sizeBefore } from './recipe';
 import { sortingHeap, sortingPass, sortingPlan } from './sorting';
 import { measureSpread, SPREAD_MEASURES, spreadCounter, spreadPercentile } from './spread';
 
@@ -82,4 +82,33 @@ test('percentiles go from 0 to 100 and put the usual in the middle', () => {
   expect(spreadPercentile(counts, 'likeRanks', 0)).toBeLessThan(10);
   expect(Math.abs(spreadPercentile(counts, 'likeRanks', 3) - 54)).toBeLessThan(6);
   expect(spreadPercentile({ packs: 0, counts: counts.counts }, 'suitRun', 3)).toBe(50);
+});
+
+test('moves that change the size of the pack are taken back at the size that each of them met', () => {
+  const row: Move[] = [
+    { kind: 'cut', count: 1 },
+    { kind: 'take', place: 1, card: 1 },
+  ];
+  expect(arrangementBefore(row, [2, 3, 0])).toEqual([0, 1, 2, 3]);
+  // Every place, every cut before and after, a card out and another one in.
+  for (let size = 2; size <= 7; size++)
+    for (let place = 1; place <= size; place++)
+      for (let count = 0; count < size; count++) {
+        const start = [...Array(size).keys()];
+        const cutFirst = applyMove(start, { kind: 'cut', count });
+        const moves: Move[] = [
+          { kind: 'cut', count },
+          { kind: 'take', place, card: cutFirst[place - 1] },
+          { kind: 'weave', weave: 'in' },
+          { kind: 'put', place: Math.min(place, size), card: 60 },
+          { kind: 'cut', count: size - 1 },
+        ];
+        const end = moves.reduce(applyMove, start);
+        expect(sizeBefore(moves, end.length)).toBe(size);
+        expect(arrangementBefore(moves, end)).toEqual(start);
+      }
+});
+
+test('sorting into one heap never ends, and is said not to', () => {
+  expect(sortingPlan(52, 1)).toEqual({ heaps: 1, passes: Infinity, handled: Infinity });
 });

@@ -13,15 +13,29 @@ export const recipeSteps = ({ base, moves }: Recipe): Order[] =>
 
 export const orderByRecipe = (recipe: Recipe): Order => recipe.moves.reduce(applyMove, recipe.base);
 
+/** How many cards a move brings into the pack: one less than none where it takes one out. */
+const broughtBy = ({ kind }: Move): number => (kind === 'put' ? 1 : kind === 'take' ? -1 : 0);
+
 /**
- * The moves that take a row of moves back, last first, for a pack of `size` cards.
+ * The moves that take a row of moves back, last first, for a pack of `size` cards before the first of them.
  *
  * @returns undefined when one of them cannot be taken back.
  */
 export const inverseMoves = (moves: readonly Move[], size: number): Move[] | undefined => {
-  const inverse = [...moves].reverse().map((move) => invertMove(move, size));
+  let now = size;
+  const inverse = moves
+    .map((move) => {
+      const back = invertMove(move, now);
+      now += broughtBy(move);
+      return back;
+    })
+    .reverse();
   return inverse.every((move) => move !== undefined) ? inverse : undefined;
 };
+
+/** How many cards a pack has before moves that leave it with `size`. */
+export const sizeBefore = (moves: readonly Move[], size: number): number =>
+  moves.reduce((sum, move) => sum - broughtBy(move), size);
 
 /**
  * Which arrangement becomes `target` after these moves.
@@ -29,4 +43,4 @@ export const inverseMoves = (moves: readonly Move[], size: number): Move[] | und
  * @returns undefined when one of the moves cannot be taken back.
  */
 export const arrangementBefore = (moves: readonly Move[], target: Order): Order | undefined =>
-  inverseMoves(moves, target.length)?.reduce(applyMove, target);
+  inverseMoves(moves, sizeBefore(moves, target.length))?.reduce(applyMove, target);

@@ -110,6 +110,22 @@ test.each<[string, Rule]>([
   ['each rank once', { kind: 'rank row', ranks: [1, 1], suits: [0, 1, 2, 3] }],
   ['has 3 cards', { kind: 'palindrome', half: [1, 2, 3] }],
   ['its mate', { kind: 'mirrored halves', half: Array.from({ length: 26 }, (_, index) => index + 13) }],
+  [
+    'X1 has no mate',
+    { kind: 'mirrored halves', half: [52, ...Array.from({ length: 25 }, (_, card) => card)] },
+  ],
+  ['X2² has no mate', { kind: 'palindrome', half: [...Array.from({ length: 25 }, (_, card) => card), 107] }],
+  [
+    'each rank once',
+    { kind: 'rank row', ranks: [0, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13] as never, suits: [0, 1, 2, 3] },
+  ],
+  [
+    'each rank once',
+    { kind: 'rank row', ranks: [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 14] as never, suits: [0, 1, 2, 3] },
+  ],
+  ['3 signs', { kind: 'factory', suits: [0, 1, 2, 3], up: [true, true, true] }],
+  ['5 signs', { kind: 'factory', suits: [0, 1, 2, 3], up: [true, true, true, true, true] }],
+  ['The first card is none', { kind: 'rotating', first: -1, step: 3, suits: [0, 1, 2, 3] }],
 ])('a rule that cannot be is told: %s', (message, rule) => {
   const outcome = orderByRule(rule);
   expect(outcome.ok ? '' : outcome.problems[0].what).toContain(message);

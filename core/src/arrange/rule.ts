@@ -1,4 +1,4 @@
-import { Card, cardOf, FULL_PACK, mateOf, Rank, Suit } from '../deck/card';
+import { Card, cardOf, FULL_PACK, isCard, mateOf, Rank, Suit } from '../deck/card';
 import { mod } from '../deck/mod';
 import { showCard } from '../deck/notation';
 import { Order } from '../deck/order';
@@ -44,6 +44,8 @@ const refuse = (what: string, remedy: string): Outcome<{ order: Order }> => ({
   problems: [{ what, remedy }],
 });
 
+const isRank = (rank: number): boolean => Number.isInteger(rank) && rank >= 1 && rank <= 13;
+
 const isEachOnce = (items: readonly number[], count: number): boolean =>
   items.length === count && new Set(items).size === count;
 
@@ -56,6 +58,7 @@ const rotating = ({ first, step, suits }: Rotating): Outcome<{ order: Order }> =
   if (!isEachOnce(suits, 4)) return refuse(...SUIT_PROBLEM);
   if (!Number.isInteger(step) || step < 1 || step > 12)
     return refuse(`The step is ${step}.`, 'Choose a whole number from 1 to 12.');
+  if (!isCard(first)) return refuse('The first card is none.', 'Write it as 9D.');
   if (first >= FULL_PACK)
     return refuse(`${showCard(first)} has no rank to step from.`, 'Begin with another card.');
   const start = suits.indexOf(Math.floor(first / 13) as Suit);
@@ -67,7 +70,7 @@ const rotating = ({ first, step, suits }: Rotating): Outcome<{ order: Order }> =
 
 const rankRow = ({ ranks, suits }: RankRow): Outcome<{ order: Order }> => {
   if (!isEachOnce(suits, 4)) return refuse(...SUIT_PROBLEM);
-  if (!isEachOnce(ranks, 13))
+  if (!isEachOnce(ranks, 13) || !ranks.every(isRank))
     return refuse(
       'The row does not hold each rank once.',
       'Write the thirteen ranks, such as 8 K 3 10 2 7 9 5 Q 4 A 6 J.',
@@ -79,6 +82,12 @@ const rankRow = ({ ranks, suits }: RankRow): Outcome<{ order: Order }> => {
 const mirrored = ({ kind, half }: Mirrored): Outcome<{ order: Order }> => {
   if (half.length !== FULL_PACK / 2)
     return refuse(`The first half has ${half.length} cards.`, 'Name 26, one of each pair of mates.');
+  const joker = half.find((card) => !isCard(card) || card >= FULL_PACK);
+  if (joker !== undefined)
+    return refuse(
+      isCard(joker) ? `${showCard(joker)} has no mate among the 52.` : 'One of them is no card.',
+      'Name 26 of the 52 cards, one of each pair of mates.',
+    );
   const second = half.map(mateOf);
   const both = half.find((card, index) => second.includes(card) || half.indexOf(card) !== index);
   if (both !== undefined)
@@ -91,6 +100,8 @@ const mirrored = ({ kind, half }: Mirrored): Outcome<{ order: Order }> => {
 
 const factory = ({ suits, up }: Factory): Outcome<{ order: Order }> => {
   if (!isEachOnce(suits, 4)) return refuse(...SUIT_PROBLEM);
+  if (up.length !== 4)
+    return refuse(`There are ${up.length} signs.`, 'Write one for each of the four suits.');
   const order = suits.flatMap((suit, index) => {
     const run = Array.from({ length: 13 }, (_, rank) => suit * 13 + rank);
     return up[index] ? run : run.reverse();

@@ -15,8 +15,9 @@ export interface SortingPlan {
   readonly handled: number;
 }
 
-/** @param size cards in the pack. @param heaps 2 or more. */
+/** @param size cards in the pack. @param heaps 2 or more; into one heap nothing is ever sorted. */
 export const sortingPlan = (size: number, heaps: number): SortingPlan => {
+  if (heaps < 2) return { heaps, passes: Infinity, handled: Infinity };
   let passes = 1;
   for (let reach = heaps; reach < size; reach *= heaps) passes++;
   return { heaps, passes, handled: passes * size };

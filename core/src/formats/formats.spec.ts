@@ -55,3 +55,7 @@ test('duplicates and jokers go through every layout, and each suit has its own t
   expect(tints[0]).toBe(tints[6]);
   expect(new Set(tints).size).toBe(5);
 });
+
+test('a strip of no cards is a picture of nothing', () => {
+  expect(makeStripSvg('Nothing', [])).toContain('width="0"');
+});

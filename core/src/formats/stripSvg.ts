@@ -14,6 +14,6 @@ export const makeStripSvg = (name: string, order: Order): string => {
     (card, index) =>
       `<rect x="${index * 8}" width="7" height="40" fill="${TINTS[suitOf(card) ?? 4]}"><title>${index + 1} ${showCard(card)}</title></rect>`,
   );
-  const size = `width="${order.length * 8 - 1}" height="40"`;
+  const size = `width="${Math.max(0, order.length * 8 - 1)}" height="40"`;
   return `<svg xmlns="http://www.w3.org/2000/svg" ${size} role="img"><title>${escapeXml(name)}</title>${bars.join('')}</svg>\n`;
 };

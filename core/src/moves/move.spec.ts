@@ -245,3 +245,18 @@ test.each<[unknown, string]>([
   const outcome = parseMove(value);
   expect(outcome.ok ? '' : outcome.problems[0].where).toBe(where);
 });
+
+test('a packet that reaches beyond the pack goes back as far as it went', () => {
+  for (let size = 1; size <= 6; size++)
+    for (let from = 1; from <= 8; from++)
+      for (let to = from; to <= 9; to++)
+        for (let after = 0; after <= 9; after++) {
+          if (after >= from && after < to) continue;
+          for (const reversed of [false, true]) {
+            const order = [...Array(size).keys()];
+            const move: Move = { kind: 'move packet', from, to, after, reversed };
+            const back = invertMove(move, size) as Move;
+            expect(applyMove(applyMove(order, move), back)).toEqual(order);
+          }
+        }
+});

@@ -28,14 +28,18 @@ export const arrangeMovePacket = ({ from, to, after, reversed }: MovePacket, siz
 };
 
 /** Lifts the packet from where it has come to lie and puts it back. */
-export const invertMovePacket = ({ from, to, after, reversed }: MovePacket): MovePacket => {
-  const count = to - from + 1;
+export const invertMovePacket = (move: MovePacket, size: number): MovePacket => {
+  const { from, reversed } = move;
+  // What reaches beyond the pack moves as much as there is.
+  const [last, after] = [Math.min(move.to, size), Math.min(move.after, size)];
+  const count = last - from + 1;
+  if (count <= 0) return move;
   const start = after < from ? after + 1 : after - count + 1;
   return {
     kind: 'move packet',
     from: start,
     to: start + count - 1,
-    after: after < from ? to : from - 1,
+    after: after < from ? last : from - 1,
     reversed,
   };
 };

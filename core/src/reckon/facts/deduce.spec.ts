@@ -109,6 +109,15 @@ test('a short group leaves its four cards, and a card missing by name is out', (
   expect(missing.certain).toEqual(tidemark.filter((card) => card !== four));
 });
 
+test('a heap that is not there leaves nothing, whatever the number of heaps', () => {
+  for (let heaps = 2; heaps <= 13; heaps++)
+    for (let heap = 1; heap <= 26; heap++) {
+      const { states } = from([{ kind: 'heap', heaps, heap }]);
+      const falls = tidemark.filter((_, index) => (index % heaps) + 1 === heap).length;
+      expect(states).toBe(falls);
+    }
+});
+
 test('a heap leaves every m-th card', () => {
   const deduction = from([{ kind: 'heap', heaps: 4, heap: 4 }]);
   expect(values(deduction, 'Thought of')).toEqual(

@@ -159,7 +159,8 @@ export const stepsOf = (fact: Fact, index: number): readonly Step[] => {
           do: 'require remainder',
           number: { name: name('thought at') },
           by: fact.heaps,
-          is: fact.heap % fact.heaps,
+          // A heap that is not there holds no card.
+          is: fact.heap > fact.heaps ? -1 : fact.heap % fact.heaps,
         },
         {
           do: 'see',
