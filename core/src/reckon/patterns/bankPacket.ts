@@ -5,12 +5,7 @@ import { Order } from '../../deck/order';
 import { cards } from '../../moves/wording';
 import { add, result, start } from '../handSum';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
-
-/** Where a bank without gaps begins and ends in the pack, 1 to N; undefined for one that is scattered. */
-export const bankSpan = ({ places }: Bank): { readonly from: number; readonly to: number } | undefined => {
-  const [from, to] = [Math.min(...places), Math.max(...places)];
-  return places.length > 0 && to - from === places.length - 1 ? { from, to } : undefined;
-};
+import { BankInPack, bankInPack } from './bankInPack';
 
 /** A count as one says it who counts by fives: `23 = 4 fives and 3`. */
 export const byFives = (count: number): string => {
@@ -20,20 +15,28 @@ export const byFives = (count: number): string => {
   return ones === 0 ? said : `${said} and ${ones}`;
 };
 
-const ascending = ({ cards: bank }: Bank): boolean =>
+const ascending = ({ cards: bank }: BankInPack): boolean =>
   bank.every((card, index) => index === 0 || (rankOf(card) ?? 0) > (rankOf(bank[index - 1]) ?? 0));
 
 /**
  * A packet was lifted and counted: its face card is a bank card when its size goes past the indifferent cards
  * in front of the bank and not past the bank.
  *
- * @param now a pack with the bank where it belongs. @param size the packet's cards, 1 to N.
+ * @param now the pack with the bank in it, wherever it lies by now. @param size the packet's cards, 1 to N.
  */
 export const reckonBankPacket = (now: Order, bank: Bank, size: number): Reckoned => {
-  const span = bankSpan(bank);
-  if (!span)
+  if (size < 1 || size > now.length)
+    return unreckoned(`The pack has ${now.length} cards.`, `A packet has from 1 to ${now.length}.`);
+  const lies = bankInPack(now, bank);
+  if (!lies)
     return unreckoned('The bank is scattered over the pack.', 'Use an order whose bank has no gaps.');
-  const { from, to } = span;
+  if (lies.wraps)
+    return unreckoned(
+      'The bank begins near the face and goes on at the top.',
+      'Cut the pack so that the bank is together, away from the ends.',
+    );
+  const { from } = lies;
+  const to = from + lies.cards.length - 1;
   const marks = Array.from({ length: to - from + 1 }, (_, index) => ({
     place: from + index,
     mark: 'bank' as const,
@@ -43,8 +46,6 @@ export const reckonBankPacket = (now: Order, bank: Bank, size: number): Reckoned
     { words: 'In front of the bank', value: byFives(from - 1) },
     { words: 'A packet may have', value: `${from} to ${to}` },
   ];
-  if (size < 1 || size > now.length)
-    return unreckoned(`The pack has ${now.length} cards.`, `A packet has from 1 to ${now.length}.`);
   if (size < from)
     return reckoned({
       answer: `Too small: have them add ${from - size} to ${to - size} more`,
@@ -65,7 +66,7 @@ export const reckonBankPacket = (now: Order, bank: Bank, size: number): Reckoned
   return reckoned({
     answer: `The card is ${showCard(card)}`,
     notes: [
-      `In practice check: ${showCard(card)} is the ${ascending(bank) ? 'highest' : 'last'} of the bank left in the packet.`,
+      `In practice check: ${showCard(card)} is the ${ascending(lies) ? 'highest' : 'last'} of the bank left in the packet.`,
       `${cards(to - size)} of the bank ${to - size === 1 ? 'stays' : 'stay'} with the rest.`,
     ],
     known: [{ words: 'The card', card }, ...known],

@@ -1,8 +1,9 @@
 import { Bank } from '../../arrange/bank';
-import { Card, looksLike } from '../../deck/card';
+import { Card, rankOf } from '../../deck/card';
+import { mod } from '../../deck/mod';
 import { showCard } from '../../deck/notation';
 import { Order } from '../../deck/order';
-import { bankSpan } from './bankPacket';
+import { BankInPack, bankInPack, bankPlaces } from './bankInPack';
 import { add, result, start } from '../handSum';
 import { cutChances } from './cutChances';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
@@ -12,9 +13,9 @@ const percent = (chance: number): string => `${(chance * 100).toFixed(0)} %`;
 /** The chance that a cut brings a card of the bank to the face, for cuts of 1 to N − 1 cards. */
 export const bankChance = (
   size: number,
-  bank: Bank,
+  { places }: Pick<Bank, 'places'>,
 ): { readonly anywhere: number; readonly middle: number } => {
-  const cuts = bank.places.filter((place) => place < size);
+  const cuts = places.filter((place) => place < size);
   const middle = cutChances(size);
   return {
     anywhere: cuts.length / (size - 1),
@@ -23,22 +24,36 @@ export const bankChance = (
 };
 
 /**
+ * How far the neighbours of like rank about a card reach, in a bank where their order is free: before it and behind.
+ *
+ * @param index the card's, from 0.
+ */
+const groupAbout = ({ cards }: BankInPack, index: number): readonly [before: number, behind: number] => {
+  const like = (other: number): boolean => rankOf(cards[other]) === rankOf(cards[index]);
+  let [first, last] = [index, index];
+  while (first > 0 && like(first - 1)) first--;
+  while (last + 1 < cards.length && like(last + 1)) last++;
+  return [index - first, last - index];
+};
+
+/**
  * A selection lies right behind a bank. After a cut a bank card is seen at the face: the cards behind it in the
  * bank are on top, and the selection comes after them.
  *
- * @param now the pack before the cut. @param face the card seen at the face after it.
+ * @param now the pack before the cut, turned or not. @param face the card seen at the face after it.
  */
 export const reckonCountDown = (now: Order, bank: Bank, face: Card): Reckoned => {
-  const span = bankSpan(bank);
-  if (!span)
+  const lies = bankInPack(now, bank);
+  if (!lies)
     return unreckoned('The bank is scattered over the pack.', 'Use an order whose bank has no gaps.');
-  const { anywhere, middle } = bankChance(now.length, bank);
+  const places = bankPlaces(lies, now.length);
+  const { anywhere, middle } = bankChance(now.length, { places });
   const chances = [
     { words: 'A cut anywhere shows one', value: percent(anywhere) },
     { words: 'A cut near the middle', value: percent(middle) },
   ];
-  const seen = bank.cards.findIndex((card) => looksLike(card, face));
-  const marks = bank.places.map((place) => ({ place, mark: 'bank' as const }));
+  const seen = lies.cards.indexOf(face);
+  const marks = places.map((place) => ({ place, mark: 'bank' as const }));
   if (seen < 0)
     return reckoned({
       answer: 'Not a bank card: have them cut once more',
@@ -48,26 +63,31 @@ export const reckonCountDown = (now: Order, bank: Bank, face: Card): Reckoned =>
       known: chances,
       marks,
     });
-  const left = bank.cards.length - seen - 1;
+  const left = lies.cards.length - seen - 1;
   const place = left + 1;
+  const [before, behind] = bank.loose ? groupAbout(lies, seen) : [0, 0];
+  const at = places[seen];
   return reckoned({
     answer: `The selection lies at ${place}`,
     notes: [
       left === 0
         ? 'It is on top.'
-        : `${bank.cards
+        : `${lies.cards
             .slice(seen + 1, seen + 4)
             .map(showCard)
             .join(' ')}${left > 3 ? ' …' : ''} ${left === 1 ? 'lies' : 'lie'} on top of it.`,
+      ...(before + behind > 0
+        ? [`In whichever order its group lies: from ${place - behind} to ${place + before}.`]
+        : []),
     ],
     known: [{ words: 'At the face', card: face }, { words: 'Of the bank on top', value: left }, ...chances],
     sum: [
-      start(bank.cards.length, 'cards of the bank'),
+      start(lies.cards.length, 'cards of the bank'),
       add(-(seen + 1), `up to ${showCard(face)}`),
       add(1, 'the selection'),
       result(place, 'where it lies'),
     ],
-    marks: [...marks, { place: bank.places[seen], mark: 'seen' }],
-    moves: bank.places[seen] < now.length ? [{ kind: 'cut', count: bank.places[seen] }] : [],
+    marks: [...marks, { place: at, mark: 'seen' }],
+    moves: mod(at, now.length) === 0 ? [] : [{ kind: 'cut', count: at }],
   });
 };

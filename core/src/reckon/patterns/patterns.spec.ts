@@ -206,6 +206,64 @@ test('a bank that counts down to a selection: where it lies after every cut', ()
   expect(cutChances(52).reduce((a, b) => a + b, 0)).toBeCloseTo(1);
 });
 
+test('on a turned pack the bank is where it lies, or is refused where it goes round the end', () => {
+  const bank = bankOf(hearts, 13);
+  const home = packWith(bank);
+  for (let offset = 0; offset < 52; offset++) {
+    const now = cut(home, offset);
+    const places = hearts.map((each) => placeOf(now, each) ?? 0);
+    const wraps = Math.max(...places) - Math.min(...places) > 12;
+    for (let size = 1; size < 52; size++) {
+      const outcome = reckonBankPacket(now, bank, size);
+      if (wraps) {
+        expect(refused(outcome)).toContain('goes on at the top');
+        continue;
+      }
+      const face = now[size - 1];
+      const { answer, marks } = of(outcome);
+      if (hearts.includes(face)) expect(answer).toBe(`The card is ${showCard(face)}`);
+      else expect(answer).toMatch(size < Math.min(...places) ? /^Too small/ : /^Too large/);
+      for (const { place, mark } of marks) if (mark === 'bank') expect(hearts).toContain(now[place - 1]);
+    }
+    // The selection lies behind the bank's last card, wherever that is.
+    const selection = now[placeOf(now, hearts[12]) === 52 ? 0 : (placeOf(now, hearts[12]) ?? 0)];
+    for (let count = 1; count <= 52; count++) {
+      const face = now[count - 1];
+      if (!hearts.includes(face)) continue;
+      const reckoning = of(reckonCountDown(now, bank, face));
+      const after = cut(now, count);
+      expect(reckoning.answer).toBe(`The selection lies at ${placeOf(after, selection) ?? 0}`);
+      expect(done(now, reckoning)).toEqual(after);
+      for (const { place, mark } of reckoning.marks)
+        if (mark === 'bank') expect(hearts).toContain(now[place - 1]);
+    }
+  }
+});
+
+test('a loose bank is counted as it lies, and the range is told where a group is free', () => {
+  const groups = ['7C', '7D', '7H', '8C', '8D', '8H', '9C', '9D', '9H'].map(card);
+  const bank: Bank = { cards: groups, places: groups.map((_, index) => index + 21), loose: true };
+  for (let seed = 1; seed <= 30; seed++) {
+    // Each group in another order than the bank's list has it.
+    const laid = [0, 3, 6].flatMap((at) => shuffled(groups.slice(at, at + 3), seededRng(seed + at)));
+    const now = packWith({ ...bank, cards: laid });
+    for (const [index, face] of laid.entries()) {
+      const { answer, notes } = of(reckonCountDown(now, bank, face));
+      const left = 8 - index;
+      expect(answer).toBe(`The selection lies at ${left + 1}`);
+      const [least, most] = [8 - (index - (index % 3) + 2) + 1, 8 - (index - (index % 3)) + 1];
+      expect(notes.at(-1)).toBe(`In whichever order its group lies: from ${least} to ${most}.`);
+    }
+  }
+});
+
+test('a second copy that lies outside the bank is no card of it', () => {
+  const bank = bankOf(hearts, 20);
+  const now = [...packWith(bank), secondOf(hearts[4])];
+  expect(of(reckonCountDown(now, bank, secondOf(hearts[4]))).answer).toContain('cut once more');
+  expect(of(reckonCountDown(now, bank, hearts[4])).answer).toBe('The selection lies at 9');
+});
+
 describe('the next two ranks', () => {
   test('the digit sum ends where counting does, for every count', () => {
     for (const { count, originalPosition } of digits.rows)
