@@ -142,8 +142,24 @@ describe('by recipe', () => {
     (rendered.find('input[type=checkbox]') as HTMLInputElement).click();
     await rendered.fixture.whenStable();
     expect(shown()).toEqual(tidemark.cards);
-    const { cards } = await saved(rendered);
+    const { cards, origin } = await saved(rendered);
     expect(orderByRecipe({ base: cards, moves: [{ kind: 'weave', weave: 'in' }] })).toEqual(tidemark.cards);
+    // It is kept how it was made: from the order wanted, by the moves taken back.
+    expect(origin).toEqual({
+      kind: 'recipe',
+      base: tidemark.cards,
+      moves: [{ kind: 'unweave', weave: 'in' }],
+    });
+  });
+
+  test('what chance did has no inverse, and that is said', async () => {
+    const rendered = await render(RecipeMaker);
+    await rendered.type('form.add input', 'riffle #3');
+    await rendered.click('Add');
+    (rendered.find('input[type=checkbox]') as HTMLInputElement).click();
+    await rendered.fixture.whenStable();
+    expect(rendered.text()).toContain('What chance did cannot be taken back');
+    expect(rendered.button('Save the order').disabled).toBe(true);
   });
 });
 

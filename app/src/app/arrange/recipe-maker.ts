@@ -4,7 +4,7 @@ import { MatButton } from '@angular/material/button';
 import { MatFormField, MatLabel } from '@angular/material/form-field';
 import { MatIcon } from '@angular/material/icon';
 import { MatInput } from '@angular/material/input';
-import { arrangementBefore, Origin, recipeSteps } from '@enumeron/core/arrange';
+import { arrangementBefore, inverseMoves, Origin, recipeSteps, sizeBefore } from '@enumeron/core/arrange';
 import { Card } from '@enumeron/core/deck';
 import { describeMove, Move, parseMove } from '@enumeron/core/moves';
 import { OrdersStore } from '../data/orders.store';
@@ -60,10 +60,10 @@ export class RecipeMaker {
     readMove(this.written(), this.orderAfter()[this.moves().length]),
   );
 
+  /** The arrangement that these moves make the base of; undefined where one of them cannot be taken back. */
+  private readonly before = computed(() => arrangementBefore(this.moves(), this.base()));
   /** The order with which the moves begin. */
-  protected readonly start = computed(() =>
-    this.inverse() ? (arrangementBefore(this.moves(), this.base()) ?? this.base()) : this.base(),
-  );
+  protected readonly start = computed(() => (this.inverse() ? (this.before() ?? this.base()) : this.base()));
   private readonly orderAfter = computed(() => recipeSteps({ base: this.start(), moves: this.moves() }));
   protected readonly steps = computed(() =>
     this.moves().map((move, index) => ({ says: describeMove(move), order: this.orderAfter()[index + 1] })),
@@ -75,15 +75,21 @@ export class RecipeMaker {
   );
   /** The step after which a card is there twice, where moves were put into another order. */
   protected readonly broken = computed(() => {
+    if (this.inverse() && !this.before())
+      return 'What chance did cannot be taken back: no arrangement is known that these moves make this order of.';
     const at = this.orderAfter().findIndex((order) => new Set(order).size < order.length);
     return at < 0
       ? undefined
       : `After move ${at.toString()} a card is there twice. Move or remove that step.`;
   });
+  /** The moves taken back, which make the arrangement before them of the base. */
+  private readonly takenBack = computed(
+    () => inverseMoves(this.moves(), sizeBefore(this.moves(), this.base().length)) ?? [],
+  );
   protected readonly origin = computed<Origin>(() => ({
     kind: 'recipe',
-    base: this.start(),
-    moves: this.inverse() ? [] : this.moves(),
+    base: this.base(),
+    moves: this.inverse() ? this.takenBack() : this.moves(),
   }));
 
   protected readonly draft = keepDraft(
