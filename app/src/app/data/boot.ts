@@ -67,13 +67,18 @@ export class Boot {
       .catch((error: unknown) => console.warn(error));
   }
 
+  /** Whether the application has ended meanwhile. */
+  private isGone(): boolean {
+    return this.app.destroyed;
+  }
+
   /** What can wait until the first screen stands. */
   private async afterwards(): Promise<void> {
     await this.reader.ready().catch(() => undefined);
-    if (this.app.destroyed) return;
+    if (this.isGone()) return;
     await this.journal.finish(this.left);
     await askToPersist();
-    if (this.app.destroyed) return;
+    if (this.isGone()) return;
     const { BackupsStore } = await this.scripts.load(() => import('./backups.store'));
     await this.injector.get(BackupsStore).takeWeekly(new Date());
   }
