@@ -18,8 +18,7 @@ export interface Options {
 /** What is neither a page nor a file that is served: hidden files, and what no address of the application holds. */
 const isNoPage = (path: string): boolean => {
   const parts = path.split('/');
-  // eslint-disable-next-line no-control-regex
-  return parts.some((part) => part.startsWith('.')) || /[\u0000-\u001f\u007f\\]/.test(path);
+  return parts.some((part) => part.startsWith('.')) || /[\p{Cc}\\]/u.test(path);
 };
 
 /** Whether a path names a file, by any of its parts. */

@@ -124,6 +124,15 @@ test('a backup of a backup is the same file, and it is whole', async () => {
   expect(backupName(MADE)).toBe('enumeron-2026-11-25.json');
 });
 
+test('every row that cannot be read is in a backup, whatever it was', async () => {
+  await db.table('state').put({ id: 'left over', note: 'a row of no kind' });
+  await db.table('drafts').put({ id: 'odd', subject: 5 });
+  await db.table('journal').add({ label: 'damaged', changes: 'none' });
+  const { rows } = JSON.parse(await made()) as { rows: { damaged: { kind: string; text: string }[] } };
+  expect(rows.damaged.map(({ kind }) => kind).sort()).toEqual(['drafts', 'journal', 'state']);
+  expect(rows.damaged.find(({ kind }) => kind === 'state')?.text).toContain('a row of no kind');
+});
+
 test('adding brings what is new and leaves all that is there', async () => {
   const text = await made();
   await TestBed.inject(OrdersStore).remove(tidemark);

@@ -76,13 +76,9 @@ export class BackupService {
     await this.reader.ready();
     const db = await this.storage.db();
     const rows: Record<string, unknown[]> = {};
-    const damaged: DamagedRow[] = [];
-    for (const kind of KINDS.filter(({ inBackup }) => inBackup)) {
-      const { good, bad } = await this.readKind(db, kind, made);
-      rows[kind.name] = this.withUnstored(kind, good);
-      damaged.push(...bad);
-    }
-    rows[DAMAGED.name] = [...rows[DAMAGED.name], ...damaged];
+    for (const kind of KINDS.filter(({ inBackup }) => inBackup))
+      rows[kind.name] = this.withUnstored(kind, await this.readable(db, kind));
+    rows[DAMAGED.name] = [...rows[DAMAGED.name], ...(await this.damage.allRows(made.getTime()))];
     return this.work.make(rows, made);
   }
 
@@ -135,17 +131,10 @@ export class BackupService {
     await db.rows(DAMAGED).bulkPut((backup.rows[DAMAGED.name] ?? []) as DamagedRow[]);
   }
 
-  private async readKind(
-    db: Database,
-    kind: Kind,
-    at: Date,
-  ): Promise<{ readonly good: readonly unknown[]; readonly bad: readonly DamagedRow[] }> {
-    const [good, bad]: [unknown[], DamagedRow[]] = [[], []];
-    for await (const [key, row] of rowsOf(db, kind)) {
-      if (this.reader.read(kind, row).ok) good.push(row);
-      else bad.push(this.damage.rowFor(placeOf(kind, key), row, at.getTime()));
-    }
-    return { good, bad };
+  private async readable(db: Database, kind: Kind): Promise<readonly unknown[]> {
+    const rows: unknown[] = [];
+    for await (const [, row] of rowsOf(db, kind)) if (this.reader.read(kind, row).ok) rows.push(row);
+    return rows;
   }
 
   /** The rows of a kind as they are shown. */

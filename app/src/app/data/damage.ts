@@ -19,6 +19,9 @@ const asJson = (value: unknown): string => {
   }
 };
 
+const damagedId = (kind: string, key: string, at: number): string =>
+  `${kind} ${key} ${at.toString()}`.slice(0, 200);
+
 /** Stored rows that cannot be read. They are told, left as they are, and kept when something takes their place. */
 @Injectable({ providedIn: 'root' })
 export class Damage {
@@ -60,15 +63,27 @@ export class Damage {
   }
 
   /** A row that cannot be read as it is kept aside. */
-  rowFor({ kind, key }: Place, value: unknown, at: number): DamagedRow {
+  private rowFor({ kind, key }: Place, value: unknown, at: number): DamagedRow {
     return {
-      id: `${kind.name} ${key} ${at.toString()}`.slice(0, 200),
+      id: damagedId(kind.name, key, at),
       kind: kind.name,
       key: key.slice(0, 200),
       text: asJson(value),
       problem: this.problem(kind, value) ?? '',
       at,
     };
+  }
+
+  /** The same as they are kept aside or stand in a backup. */
+  async allRows(at: number): Promise<readonly DamagedRow[]> {
+    return (await this.all()).map(({ kind, key, text, problem }) => ({
+      id: damagedId(kind, key, at),
+      kind,
+      key: key.slice(0, 200),
+      text,
+      problem,
+      at,
+    }));
   }
 
   /** Every stored row that cannot be read, in every table. Reads all of them. */
