@@ -3,8 +3,6 @@ import { FULL_PACK } from '../deck/card';
 import { numberOrder } from '../deck/order';
 import { seededRng, shuffled } from '../deck/rng';
 import { BankPosition, countingRun, fillSlots, freeSlots, layBank } from './bank';
-import { properties } from './properties';
-import { Conditions, faults, randomOrder } from './randomOrder';
 
 const anyBank = fc
   .tuple(fc.integer(), fc.integer({ min: 1, max: 20 }))
@@ -77,37 +75,4 @@ test('on a counting run the next two ranks give the number cut, for every cut in
       }
   expect(found).toBeGreaterThan(300);
   expect(countingRun(10, 12, 13)).toBeUndefined();
-});
-
-const anyConditions: fc.Arbitrary<Conditions> = fc.record({
-  ranksApart: fc.boolean(),
-  suitsApart: fc.boolean(),
-  colourRun: fc.option(fc.integer({ min: 2, max: 5 }), { nil: undefined }),
-});
-
-test('an order at random keeps its conditions, as the properties see them, and comes again for its seed', () => {
-  fc.assert(
-    fc.property(anyConditions, fc.integer(), (conditions, seed) => {
-      const outcome = randomOrder(numberOrder(), conditions, seededRng(seed));
-      if (!outcome.ok) throw new Error('none found');
-      const { order } = outcome;
-      expect([...order].sort((a, b) => a - b)).toEqual(numberOrder());
-      expect(faults(order, conditions)).toBe(0);
-      const holds = (id: string): boolean => properties(order).some((each) => each.id === id && each.holds);
-      if (conditions.ranksApart) expect(holds('ranks apart')).toBe(true);
-      if (conditions.suitsApart) expect(holds('suits apart')).toBe(true);
-      if ((conditions.colourRun ?? 9) <= 3) expect(holds('colour runs')).toBe(true);
-      expect(randomOrder(numberOrder(), conditions, seededRng(seed))).toEqual(outcome);
-    }),
-    { numRuns: 40 },
-  );
-});
-
-test('what cannot be is said, not searched for ever', () => {
-  const outcome = randomOrder(
-    [0, 1, 2],
-    { ranksApart: false, suitsApart: true, colourRun: undefined },
-    seededRng(1),
-  );
-  expect(outcome.ok).toBe(false);
 });

@@ -1,6 +1,7 @@
 export { type Bank, type BankPosition, countingRun, fillSlots, freeSlots, layBank, parseBank } from './bank';
 export { checkPack, type PackCheck } from './check';
 export { compareOrders, type Comparison } from './compare';
+export { type Conditions, faults } from './conditions';
 export { checkGlimpses, type GlimpseCheck, type PlacedCard } from './glimpseCheck';
 export {
   type Freedom,
@@ -24,7 +25,7 @@ export {
   type Relation,
 } from './question';
 export { MOST_MOVES, type Origin, parseOrigin } from './origin';
-export { type Conditions, faults, randomOrder } from './randomOrder';
+export { randomOrder } from './randomOrder';
 export {
   arrangementBefore,
   inverseMoves,

@@ -3,7 +3,7 @@ import { Outcome } from '../deck/problem';
 import { cardList, kindOf, listOf, readBy, SEED, ShapesOf } from '../deck/shape';
 import { Move, MOVE } from '../moves/move';
 import { Bank, BANK } from './bank';
-import { Conditions, CONDITIONS } from './randomOrder';
+import { Conditions, CONDITIONS } from './conditions';
 import { Rule, RULE } from './rule';
 
 /** How an order was made, where it was not written by hand: enough to make it again. */

@@ -1,8 +1,9 @@
 import composed from '../../test/vectors/composed-card.json';
 import stacks from '../../test/vectors/stacks.json';
-import { Card } from '../deck/card';
+import { Card, mateOf } from '../deck/card';
 import { parseCard, showCard } from '../deck/notation';
 import { cut } from '../moves/cut';
+import { weave } from '../moves/weave';
 import { properties } from './properties';
 import { Property } from './property';
 import { Order } from '../deck/order';
@@ -68,6 +69,33 @@ test('the demo orders do what they are made for', () => {
   const half = mirrored.slice(0, 26);
   const outcome = orderByRule({ kind: 'palindrome', half });
   expect(outcome.ok && find(outcome.order, 'palindrome').holds).toBe(true);
+});
+
+test('a mirror about the middle lives through every weave, at any even or odd size; halves do not', () => {
+  for (let pairs = 2; pairs <= 26; pairs++) {
+    const half = mirrored.slice(0, pairs);
+    const mates = half.map(mateOf);
+    for (const order of [
+      [...half, ...mates.reverse()],
+      [...half, 52, ...half.map(mateOf).reverse()],
+    ])
+      for (const kind of ['in', 'out'] as const) {
+        expect(find(order, `${kind} weave`)).toMatchObject({ holds: true, count: order.length });
+        // Round the pack, each card and its mate lie as far from one axis.
+        const after = weave(order, kind);
+        const sums = order.flatMap((card) =>
+          card === 52 ? [] : [(after.indexOf(card) + after.indexOf(mateOf(card))) % order.length],
+        );
+        expect(new Set(sums).size).toBe(1);
+      }
+    const halves = find([...half, ...half.map(mateOf)], 'out weave');
+    expect(halves.holds).toBe(pairs === 2);
+  }
+  expect(find(mirrored, 'in weave').evidence[0]).toBe('before it: mates 26 apart');
+  expect(find(tidemark, 'out weave')).toMatchObject({
+    holds: false,
+    evidence: ['it has no mirror of mates'],
+  });
 });
 
 test('where it fails, the evidence says where', () => {

@@ -1,9 +1,9 @@
 import { colourOf, mateOf, rankOf, suitOf } from '../deck/card';
 import { mod } from '../deck/mod';
 import { showCard } from '../deck/notation';
-import { Order, placeOf, sameOrder } from '../deck/order';
+import { Order, placeOf } from '../deck/order';
 import { cut } from '../moves/cut';
-import { weave } from '../moves/weave';
+import { mirrorSurvives } from './mirror';
 import { Property, property } from './property';
 import { ComposedWay, composedCardAt } from './question';
 import { sequencesSurvive } from './sequences';
@@ -155,25 +155,6 @@ const ranksGiveCount = (order: Order): Property =>
     }),
   );
 
-const keptByWeave = (order: Order, kind: 'in' | 'out'): Property => {
-  const after = weave(order, kind);
-  const mirror = [...order].reverse();
-  return {
-    id: `${kind} weave`,
-    says: `kept or mirrored in rank and colour by an ${kind} weave`,
-    holds: alike(after, order) || alike(after, mirror),
-    count: after.filter((card, index) => card === order[index]).length,
-    of: order.length,
-    evidence: after.flatMap((card, index) =>
-      card === order[index] ? [`${showCard(card)} stays at ${index + 1}`] : [],
-    ),
-  };
-};
-
-/** Whether two orders show the same ranks and colours place by place: mates may stand for each other. */
-const alike = (a: Order, b: Order): boolean =>
-  sameOrder(a, b) || a.every((card, index) => card === b[index] || mateOf(card) === b[index]);
-
 /** All that Enumeron looks for in an order, each with its proof; what holds comes first. */
 export const properties = (order: Order): Property[] =>
   [
@@ -190,6 +171,6 @@ export const properties = (order: Order): Property[] =>
     ranksGivePlace(order),
     sequencesSurvive(order, 'out'),
     sequencesSurvive(order, 'in'),
-    keptByWeave(order, 'out'),
-    keptByWeave(order, 'in'),
+    mirrorSurvives(order, 'out'),
+    mirrorSurvives(order, 'in'),
   ].sort((a, b) => Number(b.holds) - Number(a.holds));

@@ -1,4 +1,4 @@
-import { Card, cardOf, colourOf, mateOf, rankOf, suitOf } from '../deck/card';
+import { Card, cardOf, colourOf, looksLike, mateOf, rankOf, suitOf } from '../deck/card';
 import { showCard } from '../deck/notation';
 import { Order } from '../deck/order';
 import { cut } from '../moves/cut';
@@ -50,7 +50,7 @@ const apart = (now: Order, relation: Relation, distance: number): Verdict => {
 
 /**
  * The card with the rank of one of the two top cards and the suit of the other, and its place among the rest:
- * from the top for rank then suit, from the face for suit then rank.
+ * from the top for rank then suit, from the face for suit then rank. Of two copies it is the one met first.
  *
  * @returns undefined where a joker names nothing; no place where it is one of the two or not there.
  */
@@ -61,10 +61,11 @@ export const composedCardAt = (
   const [ranked, suited] = way === 'rank then suit' ? [now[0], now[1]] : [now[1], now[0]];
   const [rank, suit] = [rankOf(ranked), suitOf(suited)];
   if (rank === undefined || suit === undefined) return undefined;
-  const card = cardOf(rank, suit);
-  const index = now.indexOf(card);
-  if (index < 2) return { card, place: undefined };
-  return { card, place: way === 'rank then suit' ? index - 1 : now.length - index };
+  const named = cardOf(rank, suit);
+  const rest = now.slice(2);
+  const counted = way === 'rank then suit' ? rest : rest.reverse();
+  const card = counted.find((each) => looksLike(each, named));
+  return card === undefined ? { card: named, place: undefined } : { card, place: counted.indexOf(card) + 1 };
 };
 
 const composed = (now: Order, way: ComposedWay, place: number): Verdict => {

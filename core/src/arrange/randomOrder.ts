@@ -1,87 +1,67 @@
-import { Card, colourOf, LARGEST_PACK, rankOf, suitOf } from '../deck/card';
+import { Card } from '../deck/card';
 import { mod } from '../deck/mod';
 import { Order } from '../deck/order';
 import { Outcome } from '../deck/problem';
-import { below, Rng, shuffled } from '../deck/rng';
-import { FLAG, optional, Part, shape, ShapeOf, whole } from '../deck/shape';
+import { below, Rng, seededRng, shuffled } from '../deck/rng';
+import { Conditions, faultsAt } from './conditions';
+import { searchOrder, whyNoOrder } from './searchOrder';
 
-/** What neighbours must not be, taken round the pack so that it holds for every cut. */
-export interface Conditions {
-  readonly ranksApart: boolean;
-  readonly suitsApart: boolean;
-  /** The longest run of one colour that is allowed, 1 or more; undefined for any. */
-  readonly colourRun: number | undefined;
-}
-
-/** How many of the conditions are broken by the run that begins at an index. */
-const faultsAt = (order: Order, index: number, { ranksApart, suitsApart, colourRun }: Conditions): number => {
-  const size = order.length;
-  const [card, next] = [order[index], order[(index + 1) % size]];
-  let faults = 0;
-  if (ranksApart && rankOf(card) !== undefined && rankOf(card) === rankOf(next)) faults++;
-  if (suitsApart && suitOf(card) !== undefined && suitOf(card) === suitOf(next)) faults++;
-  if (colourRun !== undefined && colourRun < size) {
-    const colour = colourOf(card);
-    let run = 1;
-    while (run <= colourRun && colour !== undefined && colourOf(order[(index + run) % size]) === colour)
-      run++;
-    if (run > colourRun) faults++;
-  }
-  return faults;
-};
-
-/** How often an order breaks the conditions, taken round; 0 when it keeps them. */
-export const faults = (order: Order, conditions: Conditions): number =>
-  order.reduce((sum, _, index) => sum + faultsAt(order, index, conditions), 0);
-
-const faultsNear = (order: Order, indices: readonly number[], conditions: Conditions): number => {
-  const reach = (conditions.colourRun ?? 1) + 1;
-  const near = new Set(
-    indices.flatMap((index) =>
-      Array.from({ length: reach + 1 }, (_, back) => mod(index - back, order.length)),
-    ),
-  );
-  return [...near].reduce((sum, index) => sum + faultsAt(order, index, conditions), 0);
-};
-
-/** How many exchanges are tried before the conditions are given up. */
+/** How many exchanges are tried before a search with backtracking takes over. */
 const TRIES = 60_000;
 
+/** The runs that an exchange of two cards may make or mend: those that begin at one of them or up to `reach` before it. */
+const runsNear = (one: number, other: number, reach: number, size: number): ReadonlySet<number> => {
+  const near = new Set<number>();
+  for (let back = 0; back <= reach; back++) near.add(mod(one - back, size)).add(mod(other - back, size));
+  return near;
+};
+
+/** A shuffle, then exchanges of a card at fault with any other wherever that breaks no more than before. */
+const byExchanges = (pack: readonly Card[], conditions: Conditions, rng: Rng): Order | undefined => {
+  const order = shuffled(pack, rng);
+  const size = order.length;
+  const reach = (conditions.colourRun ?? 1) + 1;
+  const broken = order.map((_, index) => faultsAt(order, index, conditions));
+  for (let round = 0; round < TRIES; round++) {
+    const at = broken.findIndex((count) => count > 0);
+    if (at < 0) return order;
+    const one = mod(at + below(rng, 2), size);
+    const other = below(rng, size);
+    [order[one], order[other]] = [order[other], order[one]];
+    const after = [...runsNear(one, other, reach, size)].map((index) => ({
+      index,
+      count: faultsAt(order, index, conditions),
+    }));
+    const change = after.reduce((sum, { index, count }) => sum + count - broken[index], 0);
+    if (change > 0) [order[one], order[other]] = [order[other], order[one]];
+    else for (const { index, count } of after) broken[index] = count;
+  }
+  return undefined;
+};
+
+const none = (what: string, remedy: string): Outcome<{ order: Order }> => ({
+  ok: false,
+  problems: [{ what, remedy }],
+});
+
 /**
- * A pack at random that keeps the conditions: a shuffle, then exchanges of a card at fault with any other
- * wherever that breaks no more than before. The same source of randomness gives the same order.
+ * A pack at random that keeps the conditions: by exchanges, and where those come to no end, by a search with
+ * backtracking. The same source of randomness gives the same order.
  *
- * @returns the order, or that none was found.
+ * @returns the order, or why there is none, or that none was found.
  */
 export const randomOrder = (
   pack: readonly Card[],
   conditions: Conditions,
   rng: Rng,
 ): Outcome<{ order: Order }> => {
-  const order = shuffled(pack, rng);
-  for (let round = 0; round < TRIES; round++) {
-    const at = order.findIndex((_, index) => faultsAt(order, index, conditions) > 0);
-    if (at < 0) return { ok: true, order };
-    const one = mod(at + below(rng, 2), order.length);
-    const other = below(rng, order.length);
-    const before = faultsNear(order, [one, other], conditions);
-    [order[one], order[other]] = [order[other], order[one]];
-    if (faultsNear(order, [one, other], conditions) > before)
-      [order[one], order[other]] = [order[other], order[one]];
-  }
-  return {
-    ok: false,
-    problems: [
-      { what: 'No order was found that keeps all of this.', remedy: 'Ask for less, or for another seed.' },
-    ],
-  };
+  const impossible = whyNoOrder(pack, conditions);
+  if (impossible) return { ok: false, problems: [impossible] };
+  // Exchanges would go on for long where no order exists; a search often proves that at once.
+  if (searchOrder(pack, conditions, seededRng(1)) === 'none')
+    return none('No order of these cards keeps all of this.', 'Ask for less.');
+  const order = byExchanges(pack, conditions, rng) ?? searchOrder(pack, conditions, rng);
+  return typeof order === 'string'
+    ? none('No order was found that keeps all of this.', 'Ask for less, or for another seed.')
+    : { ok: true, order };
 };
-
-const SHAPE: ShapeOf<Conditions> = {
-  ranksApart: FLAG,
-  suitsApart: FLAG,
-  colourRun: optional(whole(1, LARGEST_PACK)),
-};
-
-/** Conditions that are stored or stand in a file. */
-export const CONDITIONS: Part = shape(SHAPE);

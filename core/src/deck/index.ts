@@ -24,6 +24,7 @@ export { type Glimpse, LAID_PACK, type LaidPack } from './laidPack';
 export { mod } from './mod';
 export {
   formatCard,
+  joinCards,
   parseCard,
   parseRank,
   parseSuit,

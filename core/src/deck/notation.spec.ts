@@ -17,8 +17,8 @@ test('every card is read back from its short name and from the name people read'
 });
 
 test.each([
-  ['7D', '7d', '7♦', '7♢', ' 7♦️ ', '🃇'],
-  ['TH', '10h', '10H', 'th', '10♥', '🂺'],
+  ['7D', '7d', '7♦', '7♢', ' 7♦️ ', '🃇', '7 D', '7 of diamonds', 'seven of Diamonds', '7 diamond', '"7D"'],
+  ['TH', '10h', '10H', 'th', '10♥', '🂺', '10  ♥️', 'ten hearts', '“10H”'],
   ['AS', 'as', 'A♠', '🂡'],
   ['QC', 'qc', 'q♣', '🃝'],
   ['X1', 'x1', '🃏'],
@@ -43,13 +43,16 @@ test.each([
   'H',
   '7',
   '7DD',
-  '7 D',
   '0C',
   'X3',
   'X',
   '🂬',
   '🂠',
   'seven',
+  'seven of',
+  '7 of',
+  '17 of hearts',
+  '7 heartsy',
   '7D 8D',
   'é♦',
   '*',

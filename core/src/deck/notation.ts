@@ -51,15 +51,36 @@ const parseUnicodeCard = (text: string): Card | undefined => {
   return cardOf((low > 12 ? low - 1 : low) as Rank, (3 - ((point - 0x1f0a0) >> 4)) as Suit);
 };
 
+const RANK_WORDS = `10|[2-9atjqk]|${RANK_NAMES.join('|')}`;
+const SUIT_WORDS = `${SUIT_NAMES.map((name) => `${name}?`).join('|')}|[cdhs♣♦♥♠♧♢♡♤]`;
+
+/** A card written with blanks in it, anywhere in a text: `7 D`, `7 of hearts`, `queen of spades`. */
+export const SPACED_CARD = new RegExp(
+  `(?<![\\w.])(${RANK_WORDS})[ \\t]+(?:of[ \\t]+)?(${SUIT_WORDS})[\\ufe0e\\ufe0f]?(?![\\w])`,
+  'giu',
+);
+
+const rankByWord = (word: string): Rank | undefined => {
+  const index = RANK_NAMES.indexOf(word.toLowerCase());
+  return index < 0 ? parseRank(word) : ((index + 1) as Rank);
+};
+
+/** The text with every card that is written with blanks in it as its short name: `7 of hearts 15` is `7H 15`. */
+export const joinCards = (text: string): string =>
+  text.replace(SPACED_CARD, (all: string, rankWord: string, suitWord: string) => {
+    const [rank, suit] = [rankByWord(rankWord), parseSuit(suitWord.charAt(0))];
+    return rank === undefined || suit === undefined ? all : formatCard(cardOf(rank, suit));
+  });
+
 /**
- * Reads one card: `7D`, `7d`, `7♦`, `10h`, `TH`, `X1`, or a Unicode card character; with `*` or `²` after it
- * the second of two such cards. Spaces around it and the selector that asks for a symbol's emoji or text form
- * are passed over.
+ * Reads one card: `7D`, `7d`, `7♦`, `10h`, `TH`, `X1`, `7 D`, `7 of diamonds`, or a Unicode card character; with
+ * `*` or `²` after it the second of two such cards. Spaces and quotes around it and the selector that asks for
+ * a symbol's emoji or text form are passed over.
  *
  * @returns the card, or undefined when the text is anything else.
  */
 export const parseCard = (text: string): Card | undefined => {
-  const plain = text.replace(/[\ufe0e\ufe0f]/g, '').trim();
+  const plain = joinCards(text.replace(/[\ufe0e\ufe0f"“”]/g, '').trim());
   if (/.[*²]$/u.test(plain)) {
     const first = parseCard(plain.slice(0, -1));
     return first === undefined || isSecond(first) ? undefined : secondOf(first);

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import stacks from '../../test/vectors/stacks.json';
-import { formatCard, showCard } from './notation';
+import { formatCard, parseCard, showCard, speakCard } from './notation';
 import { cardAt, missingCards, numberOrder, placeOf } from './order';
-import { formatOrder, OrderProblem, parseOrder, parsePart } from './orderText';
+import { formatOrder, OrderProblem, parseOrder, parsePart, readEntries } from './orderText';
 import { sayProblem } from './problem';
 
 const anyOrder = fc.shuffledSubarray([...numberOrder()], { minLength: 52 });
@@ -104,4 +104,22 @@ test('place and card look each other up', () => {
   );
   expect(placeOf(numberOrder(), 53)).toBeUndefined();
   expect(cardAt(numberOrder(), 53)).toBeUndefined();
+});
+
+test('cards with blanks or quotes are read where they stand, beside plain ones and places', () => {
+  const text = '1. ace of spades, "2H"\n3 7 D; Queen of hearts  QS 6. 10 of clubs';
+  const entries = readEntries(text);
+  expect(entries.map(({ card }) => card)).toEqual(
+    ['AS', '2H', '7D', 'QH', 'QS', 'TC'].map((name) => parseCard(name)),
+  );
+  expect(entries.map(({ line, column }) => [line, column])).toEqual([
+    [1, 4],
+    [1, 20],
+    [2, 3],
+    [2, 8],
+    [2, 25],
+    [2, 31],
+  ]);
+  const spoken = numberOrder().map((card) => speakCard(card));
+  expect(parseOrder(spoken.join('\n'))).toEqual({ ok: true, order: numberOrder() });
 });

@@ -1,5 +1,5 @@
 import { Card, FULL_PACK, isSecond, LARGEST_PACK } from './card';
-import { formatCard, parseCard, showCard, whyNotCard } from './notation';
+import { formatCard, parseCard, showCard, SPACED_CARD, whyNotCard } from './notation';
 import { missingCards, Order } from './order';
 import { Outcome, Problem } from './problem';
 
@@ -23,7 +23,8 @@ export type OrderProblem = Problem &
   );
 
 const CARD = /(?:(?:10|[2-9atjqk])[cdhs♣♦♥♠♧♢♡♤][\ufe0e\ufe0f]?|x[12]|[\u{1f0a1}-\u{1f0df}])[*²]?/giu;
-const WORD = /[^\s,;|]+/gu;
+/** A card with blanks in it, or whatever stands between blanks, commas, semicolons, bars and quotes. */
+const WORD = new RegExp(`${SPACED_CARD.source}|[^\\s,;|"“”]+`, 'giu');
 
 /** The cards of a word such as `ACKH10d`, or undefined when anything in it is not a card. */
 const splitRun = (word: string): string[] | undefined => {
@@ -38,8 +39,8 @@ const isPlaceLabel = (word: string, place: number): boolean => {
 };
 
 /**
- * Every entry of a text of cards, in the order written: cards with or without blanks, commas, semicolons or
- * bars between them. Numbers that only count the places are passed over.
+ * Every entry of a text of cards, in the order written: cards with or without blanks, commas, semicolons, bars
+ * or quotes between them. Numbers that only count the places are passed over.
  */
 export const readEntries = (text: string): Entry[] => {
   const entries: Entry[] = [];
@@ -48,7 +49,8 @@ export const readEntries = (text: string): Entry[] => {
       const word = match[0].replace(/^\d{1,2}[.):](?=.)/, '');
       if (isPlaceLabel(word, entries.length + 1)) continue;
       let column = match.index + match[0].length - word.length + 1;
-      for (const part of splitRun(word) ?? [word]) {
+      const parts = parseCard(word) === undefined ? (splitRun(word) ?? [word]) : [word];
+      for (const part of parts) {
         entries.push({ text: part, card: parseCard(part), line: rowIndex + 1, column });
         column += part.length;
       }

@@ -32,8 +32,8 @@ export const describeUndealHeaps = ({ heaps, gather }: UndealHeaps): string =>
   `Take the pack apart into ${heaps} heaps, from the top ${gather.map((heap) => `heap ${heap}`).join(', ')}, ` +
   `then take the top card of the heaps in turn, last dealt first, each onto the last.`;
 
-/** Each heap once, from 1. */
-const GATHER: Part = (value, fields) => {
+/** Each heap once, from 1; beside it a field `heaps` says how many there are. */
+export const GATHER: Part = (value, fields) => {
   const heaps = Number(fields['heaps']);
   return eachOnce(listOf(whole(1, heaps), heaps, heaps))(value, fields);
 };

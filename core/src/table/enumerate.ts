@@ -1,4 +1,7 @@
 import { firstOf, rankOf, suitOf } from '../deck/card';
+import { mod } from '../deck/mod';
+import { Arrangement } from '../moves/arrangement';
+import { arrangeDealHeaps } from '../moves/dealHeaps';
 import { Amount, Program } from './program';
 import { Quantity, Step } from './step';
 import { baseOf, cardInWorld, copyWorld, emptyWorld, FACE_UP, World } from './world';
@@ -58,6 +61,24 @@ const cutPacket = ({ cards }: World, packet: number, count: number, size: number
   reverse(cards, base, base + size);
 };
 
+/** A place as it is, or taken round the packet. */
+const placed = (place: number, size: number, round: true | undefined): number =>
+  round && size > 0 ? mod(place - 1, size) + 1 : place;
+
+/** Dealing into heaps moves the cards of a packet of each size in one way, worked out once. */
+const dealing = ({ heaps, gather }: Extract<Step, { do: 'deal heaps' }>, packet: number): Action => {
+  const arrangements = new Map<number, Arrangement>();
+  return ({ cards, sizes }) => {
+    const size = sizes[packet];
+    const arrangement =
+      arrangements.get(size) ?? arrangeDealHeaps({ kind: 'deal heaps', heaps, gather }, size);
+    arrangements.set(size, arrangement);
+    const before = cards.slice(baseOf(packet), baseOf(packet) + size);
+    for (let index = 0; index < size; index++) cards[baseOf(packet) + index] = before[arrangement[index]];
+    return true;
+  };
+};
+
 const actionOf = (step: Exclude<Step, { do: 'choose' }>, program: Program): Action => {
   const packet = (name: string): number => program.packets.indexOf(name);
   const amount = (quantity: Quantity): Reader => readerOf(program.amount(quantity));
@@ -99,10 +120,13 @@ const actionOf = (step: Exclude<Step, { do: 'choose' }>, program: Program): Acti
         return true;
       };
     }
+    case 'deal heaps':
+      return dealing(step, packet(step.packet));
     case 'take': {
       const [from, onto, place] = [packet(step.from), packet(step.onto), amount(step.place)];
+      const { round } = step;
       return (world) => {
-        const at = place(world);
+        const at = placed(place(world), world.sizes[from], round);
         if (at < 1 || at > world.sizes[from]) return false;
         move(world, from, at - 1, 1, onto, 0);
         return true;
@@ -137,10 +161,11 @@ const seeing = ({ sight, is, name }: Extract<Step, { do: 'see' }>, program: Prog
   const index = program.packets.indexOf(sight.packet);
   const value = name === undefined ? -1 : program.names.indexOf(name);
   const place = sight.of === 'size' ? undefined : readerOf(program.amount(sight.place));
+  const round = sight.of === 'size' ? undefined : sight.round;
   const wanted = is !== undefined && sight.of === 'card' ? firstOf(is) : is;
   const look = (world: World): number | undefined => {
     if (!place) return world.sizes[index];
-    const at = place(world);
+    const at = placed(place(world), world.sizes[index], round);
     if (at < 1 || at > world.sizes[index]) return undefined;
     const card = cardInWorld(world, index, at);
     return sight.of === 'card' ? card : sight.of === 'rank' ? (rankOf(card) ?? 0) : (suitOf(card) ?? -1);
@@ -164,8 +189,8 @@ const promiseOf = (
   program: Program,
 ): ((world: World, value: number) => boolean) | undefined => {
   if (next?.do !== 'see' || next.sight.of !== 'card' || next.is === undefined) return undefined;
-  const { place, packet } = next.sight;
-  if (typeof place === 'number' || !('name' in place) || place.name !== name) return undefined;
+  const { place, packet, round } = next.sight;
+  if (round || typeof place === 'number' || !('name' in place) || place.name !== name) return undefined;
   const first = baseOf(program.packets.indexOf(packet)) + (place.plus ?? 0) - 1;
   const wanted = firstOf(next.is);
   return ({ cards }, value) => firstOf(cards[first + value] & ~FACE_UP) === wanted;

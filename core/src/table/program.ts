@@ -23,6 +23,7 @@ const packetsOf = (step: Step): readonly string[] => {
   switch (step.do) {
     case 'cut':
     case 'turn':
+    case 'deal heaps':
       return [step.packet];
     case 'lift':
     case 'deal':

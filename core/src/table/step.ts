@@ -6,9 +6,14 @@ export type Quantity =
   | { readonly name: string; readonly plus?: number }
   | { readonly sizeOf: string; readonly plus?: number };
 
-/** What can be seen of a packet on the table. A place counts from 1 at its top. */
+/** What can be seen of a packet on the table. A place counts from 1 at its top; with `round`, 0 is the last. */
 export type Sight =
-  | { readonly of: 'card' | 'rank' | 'suit'; readonly packet: string; readonly place: Quantity }
+  | {
+      readonly of: 'card' | 'rank' | 'suit';
+      readonly packet: string;
+      readonly place: Quantity;
+      readonly round?: true;
+    }
   | { readonly of: 'size'; readonly packet: string };
 
 /**
@@ -28,13 +33,26 @@ export type Step =
   | { readonly do: 'turn'; readonly packet: string }
   /** Cards are dealt one by one, which reverses them. */
   | { readonly do: 'deal'; readonly count: Quantity; readonly from: string; readonly onto: string }
-  /** One card leaves a packet and goes onto another. */
-  | { readonly do: 'take'; readonly place: Quantity; readonly from: string; readonly onto: string }
+  /** A packet is dealt round into heaps, and these are gathered: their numbers from 1, from the top down. */
+  | {
+      readonly do: 'deal heaps';
+      readonly packet: string;
+      readonly heaps: number;
+      readonly gather: readonly number[];
+    }
+  /** One card leaves a packet and goes onto another. With `round`, a place behind the last is the first again. */
+  | {
+      readonly do: 'take';
+      readonly place: Quantity;
+      readonly from: string;
+      readonly onto: string;
+      readonly round?: true;
+    }
   /** The top card of a packet goes into another, to lie at a place there. */
   | { readonly do: 'insert'; readonly packet: string; readonly into: string; readonly place: Quantity }
   /**
-   * Something is seen. With `is` (a card, rank, suit or size), worlds in which it is something else are left out (a card looks like either
-   * copy of a duplicate); with `name`, it is remembered as a number.
+   * Something is seen. With `is` (a card, rank, suit or size), worlds in which it is something else are left out
+   * (a card looks like either copy of a duplicate); with `name`, it is remembered as a number.
    */
   | { readonly do: 'see'; readonly sight: Sight; readonly is?: number; readonly name?: string }
   /** A number lies in a range, both ends included, or the world is left out. */

@@ -127,7 +127,13 @@ export const FACT_FORMS: readonly FactForm[] = [
     fields: [
       { name: 'heaps', label: 'Heaps dealt', kind: 'number', least: 2, most: 13, start: 4 },
       { name: 'heap', label: 'It fell to heap', kind: 'number', most: 13 },
+      { name: 'gather', label: 'Gathered, top heap first', kind: 'numbers', optional: true },
     ],
-    make: (values) => ({ kind: 'heap', heaps: num(values, 'heaps'), heap: num(values, 'heap') }),
+    make: (values) => ({
+      kind: 'heap',
+      heaps: num(values, 'heaps'),
+      heap: num(values, 'heap'),
+      ...(values['gather'] === undefined ? {} : { gather: values['gather'] as readonly number[] }),
+    }),
   },
 ];

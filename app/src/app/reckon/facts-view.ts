@@ -10,8 +10,8 @@ import {
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { MatButton, MatIconButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
-import { Card } from '@enumeron/core/deck';
-import { deduce, Deduction, describeFact, Fact, reckonFacts } from '@enumeron/core/reckon/facts';
+import { Card, sayProblem } from '@enumeron/core/deck';
+import { deduce, Deduction, describeFact, Fact, parseFact, reckonFacts } from '@enumeron/core/reckon/facts';
 import { map, Observable, of, switchMap } from 'rxjs';
 import { MOST_FACTS } from '../data/kinds/facts';
 import { FactsStore } from '../pack/facts.store';
@@ -121,9 +121,14 @@ export class FactsView {
       return;
     }
     const [form, told] = [this.form(), this.values()];
+    const outcome = parseFact(form.make(completeValues(form, told)));
+    if (!outcome.ok) {
+      void this.notices.show(sayProblem(outcome.problems[0]));
+      return;
+    }
     // Emptied at once: what is typed while this one is stored is another fact.
     this.values.set({});
-    if (await this.store.add(form.make(completeValues(form, told)))) return;
+    if (await this.store.add(outcome.fact)) return;
     if (this.form() === form) this.values.set(told);
     this.tooMany();
   }

@@ -182,6 +182,62 @@ test('four that cannot all be true, though any three can: three cards are out, a
   expect(outOf(from(facts.slice(0, 5), small)).sort()).toEqual([small[2], small[5], small[8]].sort());
 });
 
+test('a gap at the top or the face: the pack goes round', () => {
+  for (let count = 1; count <= 2; count++)
+    for (let place = 1; place <= 52; place++) {
+      const round = (at: number): Card => tidemark[(((at - 1) % 52) + 52) % 52];
+      const taken = Array.from({ length: count }, (_, index) => round(place + index));
+      const deduction = from([{ kind: 'gap', above: round(place - 1), below: round(place + count), count }]);
+      expect(deduction.states).toBe(1);
+      expect(deduction.certain).toEqual(tidemark.filter((card) => !taken.includes(card)));
+    }
+  // No gap holds the cards on both sides of it.
+  expect(from([{ kind: 'gap', above: 1, below: 2, count: 3 }], [1, 2, 3, 4]).states).toBe(0);
+});
+
+test('one card thought of, dealt into heaps again and again: what dealing real cards leaves, gathered any way', () => {
+  const gathers = [
+    [1, 2, 3],
+    [3, 1, 2],
+    [2, 1, 3],
+  ];
+  for (const size of [20, 27])
+    for (const thought of tidemark.slice(0, size)) {
+      let pack = tidemark.slice(0, size);
+      let possible = pack;
+      const facts: Fact[] = [];
+      for (const gather of gathers) {
+        const heapOf = (card: Card): number => (pack.indexOf(card) % 3) + 1;
+        const heap = heapOf(thought);
+        possible = possible.filter((card) => heapOf(card) === heap);
+        facts.push({ kind: 'heap', heaps: 3, heap, gather });
+        // Dealt card by card, each onto its heap, then the heaps are put together.
+        const heaps: Card[][] = [[], [], []];
+        pack.forEach((card, index) => heaps[index % 3].unshift(card));
+        pack = gather.flatMap((number) => heaps[number - 1]);
+        const deduction = from(facts, tidemark.slice(0, size));
+        expect(values(deduction, 'Thought of')).toEqual([...possible].sort((a, b) => a - b));
+        expect(deduction.certain).toEqual(pack);
+      }
+      expect(possible).toEqual([thought]);
+    }
+});
+
+test('heaps that cannot hold one card, one after the other, are told as such', () => {
+  const twice: Fact[] = [
+    { kind: 'heap', heaps: 4, heap: 1 },
+    { kind: 'heap', heaps: 4, heap: 2 },
+    { kind: 'heap', heaps: 3, heap: 1, gather: [2, 1, 3] },
+  ];
+  expect(from(twice)).toMatchObject({ states: 0, conflict: [0, 1] });
+});
+
+test('the best look does not tell the two copies of a card apart', () => {
+  const pack = [...tidemark, ...tidemark.slice(0, 8).map(secondOf)];
+  // 44 cards are there once, 8 twice: (44 + 8 · 4) / 60 states are left on average.
+  expect(from([{ kind: 'cut' }], pack).look?.left).toBeCloseTo(76 / 60);
+});
+
 test('jokers, small packs and duplicates', () => {
   const pack = [...tidemark.slice(0, 6), 52, secondOf(tidemark[0])];
   for (let count = 0; count < pack.length; count++) {
@@ -231,6 +287,7 @@ test('every fact is a phrase', () => {
     { kind: 'row', cards: [1, 2] },
     { kind: 'short group', rank: 7 },
     { kind: 'heap', heaps: 4, heap: 2 },
+    { kind: 'heap', heaps: 3, heap: 1, gather: [2, 1, 3] },
   ];
   expect(all.map(describeFact)).toEqual([
     'Cut somewhere',
@@ -247,5 +304,6 @@ test('every fact is a phrase', () => {
     '2♣ 3♣ side by side',
     'A 7 taken out',
     'A card thought of, in heap 2 of 4',
+    'A card thought of, in heap 1 of 3, gathered 2 on 1 on 3',
   ]);
 });

@@ -1,4 +1,4 @@
-import { Card, LARGEST_PACK } from '../../deck/card';
+import { Card, firstOf, LARGEST_PACK, secondOf } from '../../deck/card';
 import { Order } from '../../deck/order';
 import { Outcome } from '../../deck/problem';
 import { enumerate } from '../../table/enumerate';
@@ -52,7 +52,7 @@ const programFor = (
     facts.flatMap((fact, index) =>
       isCutAgain(facts, index)
         ? []
-        : stepsOf(fact, index).filter((step) => told.has(index) || !isSight(step)),
+        : stepsOf(fact, facts.slice(0, index)).filter((step) => told.has(index) || !isSight(step)),
     ),
   );
 
@@ -125,10 +125,16 @@ const gatherer = (program: Program, unknowns: readonly Unknown[]): Gathered => {
   return { visit, lies, sizes, out, values };
 };
 
-/** How many states would be left on average after a look at a place: the sum of squares over the whole. */
+/**
+ * How many states would be left on average after a look at a place: the sum of squares over the whole. The two
+ * copies of a card look the same.
+ */
 const leftAfter = (lies: Uint32Array, index: number, states: number): number => {
   let squares = 0;
-  for (let card = 0; card < CARDS; card++) squares += lies[index * CARDS + card] ** 2;
+  for (let card = 0; firstOf(card) === card; card++) {
+    const seen = lies[index * CARDS + card] + lies[index * CARDS + secondOf(card)];
+    squares += seen ** 2;
+  }
   return squares / states;
 };
 
@@ -153,7 +159,9 @@ const bestLook = (lies: Uint32Array, size: number, states: number): Deduction['l
 export const deduce = (now: Order, facts: readonly Fact[], budget?: number): Deduction | undefined => {
   const outcome = programFor(now, facts, all(facts));
   if (!outcome.ok) throw new Error(outcome.problems[0].what);
-  const unknowns = facts.flatMap((fact, index) => (isCutAgain(facts, index) ? [] : unknownsOf(fact, index)));
+  const unknowns = facts.flatMap((fact, index) =>
+    isCutAgain(facts, index) ? [] : unknownsOf(fact, facts.slice(0, index)),
+  );
   const gathered = gatherer(outcome.program, unknowns);
   const states = enumerate(outcome.program, gathered.visit, budget);
   if (states === undefined) return undefined;

@@ -5,6 +5,7 @@ import { Quantity, Step } from '../../table/step';
 import { Outcome } from '../../deck/problem';
 import { CARD, kindOf, listOf, oneOf, optional, Part, readBy, ShapesOf, whole } from '../../deck/shape';
 import { MOST_HEAPS } from '../../moves/counts';
+import { GATHER } from '../../moves/dealHeaps';
 
 /**
  * Something that happened to the pack or was seen of it, in the order in which it was told. The pack is the one
@@ -33,8 +34,17 @@ export type Fact =
   | { readonly kind: 'row'; readonly cards: readonly Card[] }
   /** One card of this rank was taken out: its group is short. */
   | { readonly kind: 'short group'; readonly rank: Rank }
-  /** A card was thought of; the pack was dealt round into heaps, and it fell to this one (from 1). */
-  | { readonly kind: 'heap'; readonly heaps: number; readonly heap: number };
+  /**
+   * A card was thought of; the pack was dealt round into heaps, and it fell to this one (from 1). Told again it is
+   * the same card. `gather` tells in which order the heaps were put together, from the top down; without it the
+   * pack is put back as it was.
+   */
+  | {
+      readonly kind: 'heap';
+      readonly heaps: number;
+      readonly heap: number;
+      readonly gather?: readonly number[];
+    };
 
 /** The packets that facts speak of. */
 export const PACK = 'pack';
@@ -48,6 +58,10 @@ export interface Unknown {
   readonly kind: 'count' | 'card';
 }
 
+/** The card thought of, which is one and the same however often it is dealt to a heap. */
+export const THOUGHT_OF = 'thought of';
+const isHeap = ({ kind }: Fact): boolean => kind === 'heap';
+
 const packSize: Quantity = { sizeOf: PACK };
 const less = (count: number): Quantity => ({ sizeOf: PACK, plus: -count });
 
@@ -59,9 +73,15 @@ const lookAt = (place: Quantity, card: Card | undefined): Step[] =>
 
 const backOnTop: Step = { do: 'put', packet: HAND, where: 'on', other: PACK };
 
-/** What a fact is on the table: what happened, and what must have been seen. `index` keeps its names apart. */
-export const stepsOf = (fact: Fact, index: number): readonly Step[] => {
+/**
+ * What a fact is on the table: what happened, and what must have been seen.
+ *
+ * @param before the facts told before it; how many they are keeps its names apart.
+ */
+export const stepsOf = (fact: Fact, before: readonly Fact[]): readonly Step[] => {
+  const index = before.length;
   const name = (word: string): string => `${word} ${index}`;
+  const firstHeap = !before.some(isHeap);
   switch (fact.kind) {
     case 'cut':
       return [
@@ -119,22 +139,25 @@ export const stepsOf = (fact: Fact, index: number): readonly Step[] => {
       ];
     case 'gap':
       return [
-        { do: 'choose', name: name('place'), from: 2, to: less(fact.count) },
+        { do: 'choose', name: name('place'), from: 1, to: packSize },
         {
           do: 'see',
-          sight: { of: 'card', packet: PACK, place: { name: name('place'), plus: -1 } },
+          sight: { of: 'card', packet: PACK, place: { name: name('place'), plus: -1 }, round: true },
           is: fact.above,
         },
         {
           do: 'see',
-          sight: { of: 'card', packet: PACK, place: { name: name('place'), plus: fact.count } },
+          sight: { of: 'card', packet: PACK, place: { name: name('place'), plus: fact.count }, round: true },
           is: fact.below,
         },
+        // Not so many that the two neighbours would be among them.
+        { do: 'require', number: packSize, from: fact.count + 2, to: packSize },
         ...Array.from({ length: fact.count }, (): Step => ({
           do: 'take',
           place: { name: name('place') },
           from: PACK,
           onto: OUT,
+          round: true,
         })),
       ];
     case 'row':
@@ -165,8 +188,21 @@ export const stepsOf = (fact: Fact, index: number): readonly Step[] => {
         {
           do: 'see',
           sight: { of: 'card', packet: PACK, place: { name: name('thought at') } },
-          name: name('thought of'),
+          name: firstHeap ? THOUGHT_OF : name('thought of'),
         },
+        ...(firstHeap
+          ? []
+          : [
+              {
+                do: 'require',
+                number: { name: name('thought of') },
+                from: { name: THOUGHT_OF },
+                to: { name: THOUGHT_OF },
+              } as const,
+            ]),
+        ...(fact.gather
+          ? [{ do: 'deal heaps', packet: PACK, heaps: fact.heaps, gather: fact.gather } as const]
+          : []),
       ];
   }
 };
@@ -187,8 +223,9 @@ const takeSteps = (count: 1 | 2, name: (word: string) => string): Step[] => {
   ];
 };
 
-/** The numbers and cards that a fact leaves open. */
-export const unknownsOf = (fact: Fact, index: number): readonly Unknown[] => {
+/** The numbers and cards that a fact leaves open. @param before the facts told before it. */
+export const unknownsOf = (fact: Fact, before: readonly Fact[]): readonly Unknown[] => {
+  const index = before.length;
   const count = (word: string, words: string): Unknown => ({
     name: `${word} ${index}`,
     words,
@@ -206,7 +243,7 @@ export const unknownsOf = (fact: Fact, index: number): readonly Unknown[] => {
     case 'row':
       return [count('row at', 'The row begins at')];
     case 'heap':
-      return [{ name: `thought of ${index}`, words: 'Thought of', kind: 'card' }];
+      return before.some(isHeap) ? [] : [{ name: THOUGHT_OF, words: 'Thought of', kind: 'card' }];
     case 'taken':
     case 'missing':
     case 'gap':
@@ -249,7 +286,10 @@ export const describeFact = (fact: Fact): string => {
     case 'short group':
       return `A ${showRank(fact.rank)} taken out`;
     case 'heap':
-      return `A card thought of, in heap ${fact.heap} of ${fact.heaps}`;
+      return [
+        `A card thought of, in heap ${fact.heap} of ${fact.heaps}`,
+        ...(fact.gather ? [`gathered ${fact.gather.join(' on ')}`] : []),
+      ].join(', ');
   }
 };
 
@@ -272,7 +312,7 @@ const SHAPES: ShapesOf<Fact> = {
   gap: { above: CARD, below: CARD, count: whole(1, 9) },
   row: { cards: listOf(CARD, 2, LARGEST_PACK) },
   'short group': { rank: RANK },
-  heap: { heaps: whole(2, MOST_HEAPS), heap: HEAP },
+  heap: { heaps: whole(2, MOST_HEAPS), heap: HEAP, gather: optional(GATHER) },
 };
 
 /** A fact that is stored or stands in a file. */

@@ -1,6 +1,7 @@
 import stacks from '../../../test/vectors/stacks.json';
 import { Card } from '../../deck/card';
 import { parseCard } from '../../deck/notation';
+import { applyMove, Move } from '../../moves/move';
 import { deduce, Deduction } from './deduce';
 import { Fact } from './fact';
 import { Reckoning } from '../reckoning';
@@ -24,10 +25,23 @@ test('one state: what it is, with what was open before', () => {
   expect(reckon({ kind: 'gap', above: card('3H'), below: card('9D'), count: 1 }).answer).toBe(
     'Out K♥, face K♦',
   );
-  expect(reckon({ kind: 'heap', heaps: 4, heap: 2 }).known[1]).toEqual({
-    words: 'Thought of',
-    value: 'one of 13',
+  // The cards of a heap, whose pack lies in one way.
+  expect(reckon({ kind: 'heap', heaps: 4, heap: 2 }).answer).toBe('Thought of one of 13, face K♦');
+});
+
+test('a card thought of and dealt three times: which it is and where it has come to lie', () => {
+  const heap = (number: number, heaps: number): Fact => ({
+    kind: 'heap',
+    heaps,
+    heap: number,
+    gather: Array.from({ length: heaps }, (_, index) => index + 1),
   });
+  const { answer, known } = reckon(heap(2, 4), heap(1, 4), heap(3, 4));
+  expect(answer).toMatch(/^Thought of ([2-9AKQJ]|10)[♣♦♥♠], face ([2-9AKQJ]|10)[♣♦♥♠]$/);
+  const thought = known.find(({ words }) => words === 'Thought of')?.card;
+  const at = Number(known.find(({ words }) => words === 'It lies at')?.value);
+  const deals = [0, 1, 2].map((): Move => ({ kind: 'deal heaps', heaps: 4, gather: [1, 2, 3, 4] }));
+  expect(deals.reduce(applyMove, tidemark)[at - 1]).toBe(thought);
 });
 
 test('several states: the look that would tell most', () => {

@@ -2,7 +2,7 @@ import { Card } from '../../deck/card';
 import { showCard } from '../../deck/notation';
 import { Order } from '../../deck/order';
 import { Deduction, Tally } from './deduce';
-import { describeFact, Fact } from './fact';
+import { describeFact, Fact, THOUGHT_OF } from './fact';
 import { KnownFact, ReckonMark, Reckoning } from '../reckoning';
 
 /** How many values are told one by one. */
@@ -21,13 +21,28 @@ export const sayTally = (tally: Tally, show: (value: number) => string = String)
 const cardFact = (words: string, card: Card | undefined): KnownFact[] =>
   card === undefined ? [] : [{ words, card }];
 
-const knownOf = ({ states, unknowns, out, certain, size }: Deduction): KnownFact[] => [
-  { words: 'States that fit', value: states },
-  ...unknowns.map(({ words, kind, tally }): KnownFact =>
+/** Where the card thought of has come to lie, when both are certain. */
+const thoughtAt = ({ unknowns, certain }: Deduction): KnownFact[] => {
+  const [thought, ...others] = unknowns.find(({ name }) => name === THOUGHT_OF)?.tally ?? [];
+  const place = others.length > 0 || !(thought as unknown) ? 0 : certain.indexOf(thought.value) + 1;
+  return place === 0 ? [] : [{ words: 'It lies at', value: place }];
+};
+
+const knownOf = (deduction: Deduction): KnownFact[] => [
+  { words: 'States that fit', value: deduction.states },
+  ...unknownsIn(deduction),
+  ...thoughtAt(deduction),
+  ...restIn(deduction),
+];
+
+const unknownsIn = ({ unknowns }: Deduction): KnownFact[] =>
+  unknowns.map(({ words, kind, tally }): KnownFact =>
     kind === 'card' && tally.length === 1
       ? { words, card: tally[0].value }
       : { words, value: sayTally(tally, kind === 'card' ? showCard : String) },
-  ),
+  );
+
+const restIn = ({ states, out, certain, size }: Deduction): KnownFact[] => [
   ...(out.length === 0
     ? []
     : out.every(({ count }) => count === states)
@@ -61,14 +76,14 @@ export const reckonFacts = (now: Order, facts: readonly Fact[], deduction: Deduc
   const { states, certain, size, out } = deduction;
   const whole = certain.length > 0 && certain.every((card) => card !== undefined);
   const face = size === undefined ? undefined : certain[size - 1];
-  const settled = deduction.unknowns.filter(({ tally }) => tally.length === 1);
   const answer =
     states === 0
       ? sayConflict(facts, deduction)
       : whole && face !== undefined
         ? [
-            ...settled.map(({ words, kind, tally: [{ value }] }) =>
-              `${words} ${kind === 'card' ? showCard(value) : value}`.toLowerCase(),
+            ...deduction.unknowns.map(
+              ({ words, kind, tally }) =>
+                `${words.toLowerCase()} ${sayTally(tally, kind === 'card' ? showCard : String)}`,
             ),
             ...(out.length > 0 ? [`out ${sayTally(out, showCard)}`] : []),
             `face ${showCard(face)}`,

@@ -24,8 +24,7 @@ export const reckonComposedCard = (now: Order, first: Card): Reckoned => {
   const says = found.map(({ way, named }) => {
     const from = way === 'rank then suit' ? 'from the top' : 'from the face';
     if (!named) return `${way}: a joker names no card.`;
-    if (named.place === undefined)
-      return `${way}: ${showCard(named.card)}, which is one of the two or not there.`;
+    if (named.place === undefined) return `${way}: ${showCard(named.card)}, which is not in the rest.`;
     return `${way}: ${showCard(named.card)}, ${named.place} ${from}.`;
   });
   const [top] = found;

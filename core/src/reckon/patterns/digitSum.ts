@@ -1,6 +1,7 @@
 import { Rank, rankOf } from '../../deck/card';
 import { showCard, showRank } from '../../deck/notation';
 import { cardAt, Order } from '../../deck/order';
+import { cards } from '../../moves/wording';
 import { add, result, start } from '../handSum';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
 
@@ -22,6 +23,23 @@ const sameDecade = (count: number): string => {
   return tens === 0 ? '1 to 9' : `${tens} to ${tens + 9}`;
 };
 
+/** How the prepared card is still reached from a packet that its digit sum does not lead to it. */
+const outsFor = (
+  count: number,
+  prepared: number,
+): { readonly does: string; readonly notes: readonly string[] } =>
+  prepared > count
+    ? {
+        does: `count ${prepared - count} of the rest and turn the last`,
+        notes: [`The card prepared at ${prepared} is not among their ${cards(count)}.`],
+      }
+    : {
+        does: `have them count ${prepared} only and turn the last`,
+        notes: [
+          `If they have counted all ${count}, it lies at ${count + 1 - prepared} from the top of what they counted.`,
+        ],
+      };
+
 /**
  * The next two cards' ranks at a cut add up to the number cut; counting those cards out and then the number's
  * digit sum ends on one place for the whole decade.
@@ -35,22 +53,23 @@ export const reckonNextRanks = (now: Order, first: Rank, second: Rank, prepared:
       `${showRank(first)} and ${showRank(second)} add up to ${count}, more than can be cut from ${now.length}.`,
       'Look at the ranks again.',
     );
+  if (prepared < 1 || prepared > now.length)
+    return unreckoned(`No card lies at ${prepared}.`, `Prepare a place from 1 to ${now.length}.`);
   const place = digitSumPlace(count);
   const holds = rankOf(now[count]) === first && rankOf(now[count + 1]) === second;
   const card = cardAt(now, place);
   const right = place === prepared;
+  const out = outsFor(count, prepared);
   return reckoned({
     answer: right
       ? `They hold ${count}: counting ${[...String(count)].join(' + ')} ends on ${card === undefined ? 'it' : showCard(card)}`
-      : `They hold ${count}: that ends at ${place}, not at ${prepared}. Have them name the count instead`,
+      : `They hold ${count}, which ends at ${place}, not at ${prepared}: ${out.does}`,
     notes: [
       holds
         ? `In this pack ${showRank(first)} and ${showRank(second)} do come next after ${count}.`
         : `In this pack as it lies they do not come next after ${count}: check the bank.`,
       `Every count from ${sameDecade(count)} ends at ${place}.`,
-      ...(right
-        ? []
-        : [`Out: the card prepared at ${prepared} is reached by dealing ${prepared} and turning the last.`]),
+      ...(right ? [] : out.notes),
     ],
     known: [
       { words: 'Packet', value: count },

@@ -43,6 +43,7 @@ export const reckonGap = (now: Order, above: Card, below: Card): Reckoned => {
     );
   const names = taken.map(showCard).join(' and ');
   const [first] = taken;
+  const aboveAt = placeOf(now, above) ?? 0;
   return reckoned({
     answer: taken.length === 1 ? `The card is ${names}` : `The cards are ${names}`,
     notes: [
@@ -57,9 +58,10 @@ export const reckonGap = (now: Order, above: Card, below: Card): Reckoned => {
         : []),
     ],
     sum: [
-      start(placeOf(now, above) ?? 0, `where ${showCard(above)} lies`),
+      start(aboveAt, `where ${showCard(above)} lies`),
       add(1, 'the next'),
-      result((placeOf(now, above) ?? 0) + 1, `where ${showCard(first)} lay`),
+      ...(aboveAt < now.length ? [] : [add(-now.length, 'once round')]),
+      result(placeOf(now, first) ?? 0, `where ${showCard(first)} lay`),
     ],
     moves: taken.map((card, index): Move => ({
       kind: 'take',

@@ -1,6 +1,7 @@
 import { Card } from '../../deck/card';
 import { showCard } from '../../deck/notation';
 import { Order, placeOf } from '../../deck/order';
+import { offsetOf } from '../offset';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
 
 /** A card that may have been moved, and how likely it is the one. */
@@ -75,6 +76,29 @@ export const movedCards = (home: Order, now: Order, riffles: number, cut: boolea
 
 const percent = (chance: number): string => `${(chance * 100).toFixed(chance < 0.1 ? 1 : 0)} %`;
 
+/** The order holds all the way round: it was cut at most, or its end card went to the other end. */
+const reckonNothingMoved = (home: Order, told: Order, offset: number): Reckoned => {
+  const size = home.length;
+  const ended = offset === 1 ? home[0] : offset === size - 1 ? home[size - 1] : undefined;
+  return reckoned({
+    answer:
+      offset === 0
+        ? 'No card was moved: the pack is in order'
+        : `No card was moved: the pack is turned by ${offset}`,
+    notes: [
+      offset === 0
+        ? 'A card that was put back where it came from leaves no trace.'
+        : `${showCard(told[size - 1])} is at the face: cut ${showCard(home[size - 1])} there to have the order from its top.`,
+      ...(ended === undefined
+        ? []
+        : [
+            `Or ${showCard(ended)} alone went ${offset === 1 ? 'from the top to the face' : 'from the face to the top'}: it looks the same.`,
+          ]),
+    ],
+    known: [{ words: 'Turned by', value: offset }],
+  });
+};
+
 /** The likeliest moved cards of a pack that was entered card by card. */
 export const reckonMovedCard = (home: Order, told: Order, riffles: number, cut: boolean): Reckoned => {
   const missing = home.filter((card) => !told.includes(card));
@@ -85,6 +109,8 @@ export const reckonMovedCard = (home: Order, told: Order, riffles: number, cut: 
         ? `Still to come: ${missing.map(showCard).join(' ')}.`
         : 'Turn the cards from the top and tell each.',
     );
+  const offset = offsetOf(home, told);
+  if (offset !== undefined) return reckonNothingMoved(home, told, offset);
   const suspects = movedCards(home, told, riffles, cut);
   if (suspects.length === 0)
     return unreckoned(

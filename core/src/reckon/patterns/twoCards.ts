@@ -28,7 +28,6 @@ export const reckonTwoCards = (now: Order, card: Card, mine: number, theirs: num
   const after = cut(now, count);
   const claim = after[theirs - 1];
   const claimAt = placeOf(now, claim) ?? 0;
-  const round = claimAt - theirs === place - mine ? 0 : claimAt - theirs > place - mine ? size : -size;
   return reckoned({
     answer: `${count === 0 ? 'Leave the pack as it is' : `Cut so that ${showCard(after[size - 1])} comes to the face`}; claim ${showCard(claim)}`,
     notes: [
@@ -47,9 +46,10 @@ export const reckonTwoCards = (now: Order, card: Card, mine: number, theirs: num
     sum: [
       start(place, `where ${showCard(card)} lies`),
       add(-mine, 'my number'),
-      result(place - mine, place >= mine ? 'cards to cut' : 'cards to cut, going round'),
+      ...(place < mine ? [add(size, 'once round')] : []),
+      result(count, 'cards to cut'),
       add(theirs, 'their number'),
-      ...(round === 0 ? [] : [add(round, 'once round')]),
+      ...(count + theirs > size ? [add(-size, 'once round')] : []),
       result(claimAt, `where ${showCard(claim)} lies now`),
     ],
     marks: [

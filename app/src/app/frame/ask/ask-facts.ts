@@ -1,6 +1,17 @@
-import { Card, Order, parseCard, parseRank, Rank, placeOf, showCard, whyNotCard } from '@enumeron/core/deck';
+import {
+  Card,
+  formatCard,
+  Order,
+  parseCard,
+  parseRank,
+  placeOf,
+  Rank,
+  sayProblem,
+  showCard,
+  whyNotCard,
+} from '@enumeron/core/deck';
 import { cards } from '@enumeron/core/moves';
-import { describeFact, Fact } from '@enumeron/core/reckon/facts';
+import { describeFact, Fact, parseFact } from '@enumeron/core/reckon/facts';
 
 /** What a fact's words were read as: the fact, what must come next, or what is wrong. */
 export type FactReading = { readonly fact: Fact } | { readonly hint: string } | { readonly problem: string };
@@ -32,6 +43,35 @@ const cardsWord =
     if (words.length > count) return { problem: `That is ${cards(words.length)}; ${hint} is enough.` };
     return { fact: make(read as readonly Card[]) };
   };
+
+/** At the top or the face the pack goes round: there the card at the other end is the neighbour. */
+const gapWord: FactWord['read'] = (words, now) => {
+  const [first, second] = words;
+  const above = first === 'top' ? formatCard(now[now.length - 1]) : first;
+  const below = second === 'face' ? formatCard(now[0]) : second;
+  const both = cardsWord(2, 'the card above the gap and the one below', ([a, b]) => ({
+    kind: 'gap',
+    above: a,
+    below: b,
+    count: 1,
+  }));
+  return both(
+    [above, below, ...words.slice(2)].filter((word) => (word as string | undefined) !== undefined),
+    now,
+  );
+};
+
+const HEAP = /^(\d{1,2}) of (\d{1,2})(?: gathered ([\d ]+))?$/;
+
+const heapWord: FactWord['read'] = (words) => {
+  if (words.length < 3) return { hint: 'which heap, of how many, such as 2 of 3' };
+  const found = HEAP.exec(words.join(' '));
+  if (!found) return { problem: 'Write heap 2 of 3, or heap 2 of 3 gathered 2 1 3: from the top down.' };
+  const [heap, heaps] = [Number(found[1]), Number(found[2])];
+  const gather = (found[3] as string | undefined)?.trim().split(/ +/).map(Number);
+  const outcome = parseFact({ kind: 'heap', heaps, heap, ...(gather ? { gather } : {}) });
+  return outcome.ok ? { fact: outcome.fact } : { problem: sayProblem(outcome.problems[0]) };
+};
 
 const rankWords: FactWord['read'] = (words) => {
   const ranks = words.map(parseRank);
@@ -80,14 +120,15 @@ export const FACT_WORDS: readonly FactWord[] = [
   {
     word: 'gap',
     usage: 'gap 3H 9D',
-    says: 'the cards above and below a gap of one',
+    says: 'the cards above and below a gap of one; gap top 9D, gap KH face',
     ofCards: true,
-    read: cardsWord(2, 'the card above the gap and the one below', ([above, below]) => ({
-      kind: 'gap',
-      above,
-      below,
-      count: 1,
-    })),
+    read: gapWord,
+  },
+  {
+    word: 'heap',
+    usage: 'heap 2 of 3',
+    says: 'a card thought of fell to this heap; heap 2 of 3 gathered 2 1 3',
+    read: heapWord,
   },
   { word: 'next', usage: 'next 4 10', says: 'the next two ranks at a cut', read: rankWords },
   {

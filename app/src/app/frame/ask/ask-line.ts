@@ -17,6 +17,7 @@ import {
   MatAutocompleteTrigger,
   MatOption,
 } from '@angular/material/autocomplete';
+import { SettingsStore } from '../../data/settings.store';
 import { PackStore } from '../../pack/pack.store';
 import { CardText } from '../../shared/card-text';
 import { ask, Intent, Reply } from './ask';
@@ -48,6 +49,7 @@ const answersOf = ({ intent, says, note, problem, hint, completions }: Reply): r
 })
 export class AskLine {
   private readonly pack = inject(PackStore);
+  private readonly settings = inject(SettingsStore);
   private readonly field = viewChild.required<ElementRef<HTMLInputElement>>('field');
   private readonly trigger = viewChild.required(MatAutocompleteTrigger);
 
@@ -64,6 +66,7 @@ export class AskLine {
     ask(this.text(), {
       home: this.pack.home(),
       now: this.pack.now(),
+      tolerance: this.settings.tolerance(),
       beside: this.pack.beside()?.name,
     }),
   );

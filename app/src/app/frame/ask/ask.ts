@@ -2,6 +2,7 @@ import {
   Card,
   cardAt,
   formatCard,
+  joinCards,
   Order,
   parseCard,
   parseRank,
@@ -19,6 +20,8 @@ import {
   handlings,
   offsetFromFace,
   offsetFromTop,
+  Tolerance,
+  toleratedFirst,
 } from '@enumeron/core/reckon';
 import { Fact } from '@enumeron/core/reckon/facts';
 import { Room, ROOMS } from '../rooms';
@@ -60,6 +63,8 @@ export interface Reply {
 export interface Asked {
   readonly home: Order;
   readonly now: Order;
+  /** Which handlings the performer is happy with: those are offered first, as in Reckon. */
+  readonly tolerance: Tolerance;
   /** The name of the second pack, where there is one. */
   readonly beside?: string;
 }
@@ -125,8 +130,8 @@ const look = ({ home, now }: Asked, number: number): Reply => {
   };
 };
 
-const want = ({ now }: Asked, card: Card, number: number): Reply => {
-  const [best] = handlings(now, card, number);
+const want = ({ now, tolerance }: Asked, card: Card, number: number): Reply => {
+  const [best] = toleratedFirst(handlings(now, card, number), tolerance);
   if (placeOf(now, card) === undefined) return wrong(`${showCard(card)} is not in this pack.`);
   if (!(best as unknown))
     return wrong(`The pack has ${cards(now.length)}; a number goes from 1 to ${now.length}.`);
@@ -274,7 +279,7 @@ const oneWord = (asked: Asked, text: string): Reply => {
  * @param text anything.
  */
 export const ask = (text: string, asked: Asked): Reply => {
-  const words = text.trim().toLowerCase().split(/\s+/);
+  const words = joinCards(text).trim().toLowerCase().split(/\s+/);
   if (words[0] === '') return NOTHING_YET;
   const known = wordReply(asked, words[0], words.slice(1));
   if (known) return known;
