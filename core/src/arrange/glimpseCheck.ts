@@ -58,7 +58,7 @@ export const checkGlimpses = (home: Order, seen: readonly PlacedCard[]): Glimpse
       : offset === undefined
         ? `${seen.length === 1 ? 'The card seen is' : 'The cards seen are'} not in this order.`
         : odd.length === 0
-          ? `All ${seen.length} fit a pack ${turned}.`
+          ? `${seen.length === 1 ? 'It fits' : `All ${seen.length} fit`} a pack ${turned}.`
           : `${seen.length - odd.length} of ${seen.length} fit a pack ${turned}; not ` +
             `${odd.map(({ place, card }) => `${showCard(card)} at ${place}`).join(', ')}.`;
   return { offset, odd, lookNext, says };

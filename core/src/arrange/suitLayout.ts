@@ -1,4 +1,4 @@
-import { Card, isJoker, Suit, suitOf, SUITS } from '../deck/card';
+import { Card, isJoker, rankOf, Suit, suitOf, SUITS } from '../deck/card';
 import { mod } from '../deck/mod';
 import { showCard, showSuit, speakSuit } from '../deck/notation';
 import { Order } from '../deck/order';
@@ -23,20 +23,19 @@ export interface SuitLayout {
 
 const stepOf = (cards: readonly Card[]): number | undefined => {
   if (cards.length < 2) return undefined;
-  const step = mod(cards[1] - cards[0], 13);
-  const steady = cards.every((card, index) => index === 0 || mod(card - cards[index - 1], 13) === step);
+  const ranks = cards.map((card) => rankOf(card) ?? 0);
+  const step = mod(ranks[1] - ranks[0], 13);
+  const steady = ranks.every((rank, index) => index === 0 || mod(rank - ranks[index - 1], 13) === step);
   return cards.length === 13 && steady && step > 0 ? step : undefined;
 };
-
-const ordinal = (count: number): string => `${count}${count === 2 ? 'nd' : count === 3 ? 'rd' : 'th'}`;
 
 const sayRow = (suit: Suit, cards: readonly Card[], step: number | undefined): string => {
   const first = showCard(cards[0]);
   const name = speakSuit(suit);
   if (step === 1) return `Cut the ${name} so that ${first} comes to the top.`;
-  if (step === 12) return `Turn the ${name} round, king to ace, and cut ${first} to the top.`;
+  if (step === 12) return `Reverse the ${name}, king to ace, and cut ${first} to the top.`;
   if (step !== undefined)
-    return `Lay the ${name} in a ring, ace to king. Take ${first} and then every ${ordinal(step)} going on.`;
+    return `Lay the ${name} in a ring, ace to king. Take ${first}, then count ${step} places on each time, empty ones too.`;
   return `Lay the ${name} as ${cards.map(showCard).join(' ')}.`;
 };
 

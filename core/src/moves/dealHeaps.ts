@@ -1,4 +1,6 @@
+import { mod } from '../deck/mod';
 import { Arrangement, range } from './arrangement';
+import { cards } from './wording';
 import { eachOnce, listOf, Part, ShapeOf, whole } from '../deck/shape';
 import { MOST_HEAPS } from './counts';
 
@@ -28,9 +30,20 @@ export const arrangeDealHeaps = ({ heaps, gather }: DealHeaps, size: number): Ar
 export const describeDealHeaps = ({ heaps, gather }: DealHeaps): string =>
   `Deal the pack round into ${heaps} heaps and gather them with heap ${gather.join(' on heap ')}.`;
 
-export const describeUndealHeaps = ({ heaps, gather }: UndealHeaps): string =>
-  `Take the pack apart into ${heaps} heaps, from the top ${gather.map((heap) => `heap ${heap}`).join(', ')}, ` +
-  `then take the top card of the heaps in turn, last dealt first, each onto the last.`;
+/** How many cards a heap gets of a pack that is dealt round. */
+const heapSize = (heap: number, heaps: number, size: number): number => Math.floor((size - heap) / heaps) + 1;
+
+export const describeUndealHeaps = ({ heaps, gather }: UndealHeaps, size?: number): string => {
+  const packets = gather.map((heap) =>
+    size === undefined ? `heap ${heap}` : `${cards(heapSize(heap, heaps, size))} for heap ${heap}`,
+  );
+  const last = size === undefined || size === 0 ? heaps : ((size - 1) % heaps) + 1;
+  const turns = Array.from({ length: heaps }, (_, index) => mod(last - 1 - index, heaps) + 1);
+  return (
+    `Take the pack apart from the top (${packets.join(', ')}), then pick the heaps up card by card from heap ` +
+    `${turns.join(', ')} and again, each card onto the one before, until all are gone.`
+  );
+};
 
 /** Each heap once, from 1; beside it a field `heaps` says how many there are. */
 export const GATHER: Part = (value, fields) => {

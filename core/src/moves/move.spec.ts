@@ -122,8 +122,8 @@ test.each<[Move, string]>([
   ],
   [
     { kind: 'undeal heaps', heaps: 2, gather: [2, 1] },
-    'Take the pack apart into 2 heaps, from the top heap 2, heap 1, then take the top card of the heaps in ' +
-      'turn, last dealt first, each onto the last.',
+    'Take the pack apart from the top (heap 2, heap 1), then pick the heaps up card by card from heap 2, 1 ' +
+      'and again, each card onto the one before, until all are gone.',
   ],
   [
     { kind: 'move packet', from: 5, to: 9, after: 30, reversed: true },
@@ -137,10 +137,10 @@ test.each<[Move, string]>([
     { kind: 'reverse packet', from: 5, to: 20 },
     'Reverse the order of the cards from 5 to 20 where they lie.',
   ],
-  [{ kind: 'weave', weave: 'out' }, 'Weave the pack perfectly, the top card staying on top (out).'],
+  [{ kind: 'weave', weave: 'out' }, 'Weave the pack perfectly; the top card stays on top (out).'],
   [
     { kind: 'weave', weave: 'in', top: 16 },
-    'Weave the top 16 cards perfectly, the top card going second (in).',
+    'Weave the top 16 cards perfectly; the top card goes second (in).',
   ],
   [
     { kind: 'weave packet', weave: 'out', count: 10 },
@@ -148,7 +148,7 @@ test.each<[Move, string]>([
   ],
   [
     { kind: 'unweave packet', weave: 'in', count: 10 },
-    'Strip 10 cards out of the top 20, every other one beginning with the second, and put them on top.',
+    'Jog out every other one of the top 20 cards (the second, fourth and so on), strip those out in one packet and put it on top.',
   ],
   [{ kind: 'riffle', seed: 1 }, 'Riffle the pack once.'],
   [{ kind: 'overhand', seed: 1, chop: 0.2 }, 'Shuffle the pack overhand once.'],
@@ -163,14 +163,55 @@ test('a reverse weave is told as what the hands do: jogging out what the weave h
   // What is jogged out of A1 B1 A2 B2 … and goes on top or below must be told so that the weave is undone.
   for (const weave of ['in', 'out'] as const) {
     const sentence = describeMove({ kind: 'unweave', weave });
-    const first = weave === 'out' ? 'second' : 'first';
-    expect(sentence).toContain(`Jog out every other card of the pack, beginning with the ${first}`);
+    expect(sentence).toContain(`(the ${weave === 'out' ? 'second, fourth' : 'first, third'} and so on)`);
     const order = [1, 2, 3, 4, 5, 6, 7, 8];
     const jogged = order.filter((_, index) => (index % 2 === 1) === (weave === 'out'));
     const rest = order.filter((card) => !jogged.includes(card));
     const by = sentence.includes('on top') ? [...jogged, ...rest] : [...rest, ...jogged];
     expect(applyMove(order, { kind: 'unweave', weave })).toEqual(by);
   }
+});
+
+test('heaps are picked up again as their sentence says, with the sizes of a pack that does not come out even', () => {
+  for (const [size, heaps] of [
+    [52, 4],
+    [53, 4],
+    [10, 3],
+    [5, 5],
+  ]) {
+    const order = Array.from({ length: size }, (_, index) => index);
+    const gather = Array.from({ length: heaps }, (_, index) => ((index + 1) % heaps) + 1);
+    const dealt = applyMove(order, { kind: 'deal heaps', heaps, gather });
+    const sentence = describeMove({ kind: 'undeal heaps', heaps, gather }, size);
+    const lifted = new Map<number, number[]>();
+    let at = 0;
+    for (const [, count, heap] of sentence.matchAll(/(\d+) cards? for heap (\d+)/g))
+      lifted.set(Number(heap), dealt.slice(at, (at += Number(count))));
+    expect(at).toBe(size);
+    const turns = /from heap ([\d, ]+) and again/.exec(sentence)?.[1].split(', ').map(Number) ?? [];
+    const hand: number[] = [];
+    for (let turn = 0; hand.length < size; turn++)
+      hand.unshift(lifted.get(turns[turn % heaps])?.shift() ?? -1);
+    expect(hand).toEqual(order);
+  }
+});
+
+test('an odd number of cards: the sentence says which part is the larger, as the weave has it', () => {
+  for (const size of [5, 27, 53])
+    for (const weave of ['in', 'out'] as const) {
+      const sentence = describeMove({ kind: 'weave', weave }, size);
+      const [, larger, part] = /with (\d+) cards in the (upper|lower) part/.exec(sentence) ?? [];
+      const upper = part === 'upper' ? Number(larger) : size - Number(larger);
+      const after = applyMove(
+        Array.from({ length: size }, (_, index) => index),
+        { kind: 'weave', weave },
+      );
+      // Each part stays in its order, and cards of the two alternate.
+      expect(after.every((card, index) => index === 0 || card < upper !== after[index - 1] < upper)).toBe(
+        true,
+      );
+    }
+  expect(describeMove({ kind: 'weave', weave: 'in' }, 52)).not.toContain('part');
 });
 
 test('heaps and packets by hand, as their sentences say', () => {

@@ -83,8 +83,8 @@ interface Rule<M extends Move> {
   invert(move: M, size: number): Move | undefined;
   /** Where the card at `place` (from 1) goes in a pack of `size` cards; undefined when it leaves the pack. */
   place(move: M, place: number, size: number): number | undefined;
-  /** One sentence that tells a person how to do it. */
-  describe(move: M): string;
+  /** One sentence that tells a person how to do it, to a pack of `size` cards where that is known. */
+  describe(move: M, size?: number): string;
 }
 
 /** A move that is the same arrangement of places for every pack of a size. */
@@ -92,7 +92,7 @@ const arranging = <M extends Move>(
   shape: ShapeOf<M>,
   arrange: (move: M, size: number) => Arrangement,
   invert: (move: M, size: number) => Move | undefined,
-  describe: (move: M) => string,
+  describe: (move: M, size?: number) => string,
 ): Rule<M> => ({
   shape,
   apply: (order, move) => arrangeBy(order, arrange(move, order.length)),
@@ -175,8 +175,12 @@ export const invertMove = (move: Move, size: number): Move | undefined => ruleFo
 export const placeAfterMove = (move: Move, place: number, size: number): number | undefined =>
   ruleFor(move).place(move, place, size);
 
-/** How a person is told to do a move: one sentence. */
-export const describeMove = (move: Move): string => ruleFor(move).describe(move);
+/**
+ * How a person is told to do a move: one sentence.
+ *
+ * @param size how many cards the pack has; where it is told, the sentence can be exact about its parts.
+ */
+export const describeMove = (move: Move, size?: number): string => ruleFor(move).describe(move, size);
 
 /** A move that is stored or stands in a file. */
 export const MOVE: Part = kindOf(

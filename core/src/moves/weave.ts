@@ -86,22 +86,27 @@ export const unweave = (order: Order, kind: WeaveKind): Order =>
 
 const which = (top: number | undefined): string => (top === undefined ? 'the pack' : `the top ${cards(top)}`);
 
-export const describeWeave = ({ weave, top }: Weave): string =>
-  weave === 'out'
-    ? `Weave ${which(top)} perfectly, the top card staying on top (out).`
-    : `Weave ${which(top)} perfectly, the top card going second (in).`;
+/** Which part of an odd number of cards is the larger one. */
+const larger = (weave: WeaveKind, count: number | undefined): string =>
+  count === undefined || count % 2 === 0
+    ? ''
+    : ` with ${cards(Math.ceil(count / 2))} in the ${weave === 'out' ? 'upper' : 'lower'} part and ${Math.floor(count / 2)} in the other`;
+
+export const describeWeave = ({ weave, top }: Weave, size?: number): string =>
+  `Weave ${which(top)} perfectly${larger(weave, top ?? size)}; the top card ` +
+  (weave === 'out' ? 'stays on top (out).' : 'goes second (in).');
 
 export const describeUnweave = ({ weave, top }: Unweave): string =>
-  `Jog out every other card of ${which(top)}, beginning with the ${weave === 'out' ? 'second' : 'first'}, ` +
-  'strip those out and put them below the others.';
+  `Jog out every other card of ${which(top)} (the ${weave === 'out' ? 'second, fourth' : 'first, third'} and so on), ` +
+  'strip those out in one packet and put it below the others.';
 
 export const describeWeavePacket = ({ weave, count }: WeavePacket): string =>
   `Take the top ${cards(count)} and weave them into the top of the rest, ` +
   `${weave === 'out' ? 'their' : 'the rest’s'} first card on top.`;
 
 export const describeUnweavePacket = ({ weave, count }: UnweavePacket): string =>
-  `Strip ${cards(count)} out of the top ${count * 2}, every other one beginning with the ` +
-  `${weave === 'out' ? 'first' : 'second'}, and put them on top.`;
+  `Jog out every other one of the top ${cards(count * 2)} (the ${weave === 'out' ? 'first, third' : 'second, fourth'} ` +
+  'and so on), strip those out in one packet and put it on top.';
 
 const WEAVE_KIND = oneOf('in', 'out');
 

@@ -71,7 +71,7 @@ test('the demonstration: K♥ at the face, 7♦ at 15', () => {
     ['Cut so that Q♣ comes to the face', 'one cut, seen'],
     ['Hold the number to 17: count, turn the last', 'no cut'],
     ['Hold the number to 16: deal, turn the next', 'no cut'],
-    ['Hold the number to 36: count from the face', 'no cut'],
+    ['Hold the number to 36: count from the face, turn the last', 'no cut'],
   ]);
   expect(describeResult(card('7D'), found[0])).toBe(
     'Then count 15, turn the last: it is 7♦. Q♣ is at the face.',

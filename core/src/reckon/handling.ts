@@ -107,13 +107,13 @@ export const handlings = (now: Order, card: Card, number: number): Handling[] =>
 const COUNTING_WORDS: Readonly<Record<Counting, (number: number) => string>> = {
   'turn the last': (number) => `count ${number}, turn the last`,
   'turn the next': (number) => `deal ${number}, turn the next`,
-  'from the face': (number) => `count ${number} from the face`,
+  'from the face': (number) => `count ${number} from the face, turn the last`,
 };
 
 const HOLDING_WORDS: Readonly<Record<Counting, string>> = {
   'turn the last': 'count, turn the last',
   'turn the next': 'deal, turn the next',
-  'from the face': 'count from the face',
+  'from the face': 'count from the face, turn the last',
 };
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);

@@ -66,7 +66,10 @@ export class RecipeMaker {
   protected readonly start = computed(() => (this.inverse() ? (this.before() ?? this.base()) : this.base()));
   private readonly orderAfter = computed(() => recipeSteps({ base: this.start(), moves: this.moves() }));
   protected readonly steps = computed(() =>
-    this.moves().map((move, index) => ({ says: describeMove(move), order: this.orderAfter()[index + 1] })),
+    this.moves().map((move, index) => ({
+      says: describeMove(move, this.orderAfter()[index].length),
+      order: this.orderAfter()[index + 1],
+    })),
   );
   /** After how many moves the rail shows the order; all of them until a step is chosen. */
   protected readonly shown = signal<number | undefined>(undefined);

@@ -125,7 +125,7 @@ export class Shell {
         return;
       case 'move':
         void this.pack.apply(intent.move);
-        this.say(describeMove(intent.move));
+        this.say(describeMove(intent.move, this.pack.size()));
         return;
       case 'tell':
         return this.tell(intent.fact);
@@ -146,7 +146,8 @@ export class Shell {
 
   protected async carryOut(): Promise<void> {
     const move = this.wanted.chosen()?.move;
-    if (await this.wanted.carryOut()) this.say(move ? `Done. ${describeMove(move)}` : 'Done.');
+    if (await this.wanted.carryOut())
+      this.say(move ? `Done. ${describeMove(move, this.pack.size())}` : 'Done.');
   }
 
   protected undo(): Promise<void> {

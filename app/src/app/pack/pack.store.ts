@@ -49,7 +49,7 @@ export class PackStore {
 
   /** Does a move to the pack. */
   apply(move: Move): Promise<Committed> {
-    const label = describeMove(move).replace(/\.$/, '');
+    const label = describeMove(move, this.size()).replace(/\.$/, '');
     return this.change(label.charAt(0).toLowerCase() + label.slice(1), (pack) => ({
       ...pack,
       now: applyMove(pack.now, move),

@@ -76,7 +76,7 @@ const fill = async (rendered: Rendered<unknown>, index: number, text: string): P
 test('every pattern has a name, asks for something, and answers a pack of its kind', () => {
   expect(PATTERNS.map(({ path }) => path)).toEqual(Object.keys(PATTERN_NAMES));
   for (const pattern of PATTERNS) {
-    expect(lackingField(pattern, {})).toBeDefined();
+    expect(pattern.fields.some(({ setup }) => !setup)).toBe(true);
     expect(pattern.lead).toMatch(/[.?]$/);
   }
   expect(new Set(FACT_FORMS.map(({ kind }) => kind)).size).toBe(FACT_FORMS.length);
@@ -184,11 +184,17 @@ describe('a pattern', () => {
     expect(ranks.text()).toContain('“11” is no rank');
     ranks.fixture.destroy();
     const line = await open('number-line');
+    // Nothing need be told: the key is at the face, K♦ with stack number 52, and the row begins 20 above it.
+    expect(answer(line)).toMatch(/^Call .+, 7♦ and on down the stack, until they say stop$/);
+    await press(line, 'KH');
     await press(line, '7D');
-    expect(answer(line)).toBe('Call from 40 down; say “stop when you like” from 26');
+    expect(answer(line)).toBe('Run up a line from 1 to 20; say “stop when you like” from 7 on');
+    expect(line.text()).toContain('Stopped from 11 to 20, at most 6 cards move.');
     await TestBed.inject(SettingsStore).tolerate({ shift: 2 });
     await line.fixture.whenStable();
-    expect(answer(line)).toContain('from 22');
+    expect(line.text()).toContain('Stopped from 15 to 19, at most 2 cards move.');
+    await fill(line, 2, '15');
+    expect(answer(line)).toContain('Move 2 cards from top to bottom');
     line.fixture.destroy();
     const composed = await open('composed-card');
     await press(composed, 'AC');

@@ -41,6 +41,7 @@ export interface Pattern extends Form {
 }
 
 const card = (name: string, label: string): Field => ({ name, label, kind: 'card' });
+const optional = (field: Field): Field => ({ ...field, optional: true });
 const number = (name: string, label: string, part: Partial<Field> = {}): Field => ({
   name,
   label,
@@ -50,6 +51,7 @@ const number = (name: string, label: string, part: Partial<Field> = {}): Field =
 
 /** The value of a field that holds a number, card or rank; the fields are checked before a pattern is asked. */
 const num = (values: Values, name: string): number => values[name] as number;
+const maybe = (values: Values, name: string): number | undefined => values[name] as number | undefined;
 const list = (values: Values, name: string): readonly number[] =>
   (values[name] as readonly number[] | undefined) ?? [];
 const bankOf = ({ bank }: PatternPack): Bank => bank ?? { cards: [], places: [] };
@@ -57,19 +59,32 @@ const bankOf = ({ bank }: PatternPack): Bank => bank ?? { cards: [], places: [] 
 export const PATTERNS: readonly Pattern[] = [
   {
     path: 'number-line',
-    lead: 'Numbers are called, running down; they say stop near where the card lies.',
+    lead: 'You call cards until they say stop, then run along numbers until they say stop again.',
     fields: [
-      card('card', 'The card called'),
-      number('lead', 'The list begins above it by', { setup: true, start: 20 }),
-      number('stop', 'Stopped at', { optional: true }),
+      optional(card('key', 'Key card at the face')),
+      optional(card('stopped', 'Called when they said stop')),
+      number('number', 'Number when they said stop', { optional: true }),
+      number('below', 'No stack: cards below the key', { optional: true, least: 0 }),
+      number('lead', 'The row and the line go from', { setup: true, start: 20 }),
+      number('decoys', 'Cards called before the row', { setup: true, start: 2, least: 0, most: 3 }),
+      number('before', 'Invite the stop before it by', { setup: true, start: 10, least: 0 }),
     ],
-    reckon: (values, { now, shift }) =>
+    reckon: (values, { home, now, shift }) =>
       reckonNumberLine(
+        home,
         now,
-        num(values, 'card'),
-        num(values, 'lead'),
-        shift,
-        values['stop'] as number | undefined,
+        {
+          lead: num(values, 'lead'),
+          decoys: num(values, 'decoys'),
+          before: num(values, 'before'),
+          easy: shift,
+        },
+        {
+          key: maybe(values, 'key'),
+          stopped: maybe(values, 'stopped'),
+          below: maybe(values, 'below'),
+          number: maybe(values, 'number'),
+        },
       ),
   },
   {
@@ -153,10 +168,21 @@ export const PATTERNS: readonly Pattern[] = [
   {
     path: 'key-card',
     lead: 'The next bank card in front of the key leads to the selection. How sure is that?',
-    fields: [card('key', 'The key card'), number('riffles', 'Riffles', { start: 1, most: 5 })],
+    fields: [
+      card('key', 'The key card'),
+      number('riffles', 'Riffles', { start: 1, most: 5 }),
+      number('spread', 'Stops spread about the middle by', { setup: true, start: 6 }),
+    ],
     needsBank: true,
     reckon: (values, pack) =>
-      reckonKeyCard(pack.now, bankOf(pack), num(values, 'key'), num(values, 'riffles'), pack.estimates),
+      reckonKeyCard(
+        pack.now,
+        bankOf(pack),
+        num(values, 'key'),
+        num(values, 'riffles'),
+        pack.estimates,
+        num(values, 'spread'),
+      ),
   },
   {
     path: 'dealt-back',

@@ -28,7 +28,7 @@ export class Telling {
     this.put(field, this.with(field, value));
     // A number may have another digit, a row another card.
     const more = field.kind === 'number' || field.kind === 'numbers' || field.kind === 'cards';
-    this.active.set(more ? field : (this.lacking() ?? field));
+    this.active.set(more ? field : (this.lacking() ?? this.cardAfter(field) ?? field));
   }
 
   /** Lights the field after the one that is lit. */
@@ -36,6 +36,14 @@ export class Telling {
     const { fields } = this.form();
     const at = fields.findIndex(({ name }) => name === this.active()?.name);
     this.active.set(fields.at((at + 1) % fields.length));
+  }
+
+  /** The next card that may be told and is not yet. */
+  private cardAfter(field: Field): Field | undefined {
+    const { fields } = this.form();
+    return fields
+      .slice(fields.findIndex(({ name }) => name === field.name) + 1)
+      .find(({ name, kind }) => kind === 'card' && this.values()[name] === undefined);
   }
 
   private with(field: Field, value: number | undefined): FieldValue | undefined {

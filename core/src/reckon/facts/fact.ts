@@ -1,5 +1,5 @@
 import { Card, LARGEST_PACK, Rank } from '../../deck/card';
-import { showCard, showRank } from '../../deck/notation';
+import { showCard, showRank, speakRank } from '../../deck/notation';
 import { cards } from '../../moves/wording';
 import { Quantity, Step } from '../../table/step';
 import { Outcome } from '../../deck/problem';
@@ -268,11 +268,12 @@ export const describeFact = (fact: Fact): string => {
         ...(fact.size
           ? [fact.size[0] === fact.size[1] ? cards(fact.size[0]) : `${fact.size.join(' to ')} cards`]
           : []),
+        'put back as it was',
       ].join(', ');
     case 'cuts':
-      return `Two cuts, ${showCard(fact.first)} then deeper ${showCard(fact.second)}`;
+      return `Two cuts, ${showCard(fact.first)} then deeper ${showCard(fact.second)}, put back as they were`;
     case 'next ranks':
-      return `A cut, then ${showRank(fact.first)} and ${showRank(fact.second)} next`;
+      return `A cut, then ${showRank(fact.first)} and ${showRank(fact.second)} next, put back as it was`;
     case 'dealt':
       return `${cards(fact.count)} dealt and dropped back`;
     case 'taken':
@@ -284,7 +285,7 @@ export const describeFact = (fact: Fact): string => {
     case 'row':
       return `${fact.cards.map(showCard).join(' ')} side by side`;
     case 'short group':
-      return `A ${showRank(fact.rank)} taken out`;
+      return `One ${speakRank(fact.rank)} taken out`;
     case 'heap':
       return [
         `A card thought of, in heap ${fact.heap} of ${fact.heaps}`,

@@ -6,7 +6,16 @@ export { digitSumPlace, reckonNextRanks } from './digitSum';
 export { reckonGap } from './gapCards';
 export { type Estimate, keyCardCounter, reckonKeyCard } from './keyCard';
 export { movedCards, reckonMovedCard } from './movedCard';
-export { numberLine, reckonNumberLine } from './numberLine';
+export {
+  type Call,
+  lineCalls,
+  type LineSetup,
+  type LineStop,
+  type LineTold,
+  numberLine,
+  type NumberLine,
+  reckonNumberLine,
+} from './numberLine';
 export { reckonShortGroup } from './shortGroup';
 export { reckonTwoCards } from './twoCards';
 export { type Prediction, reckonTwoCuts } from './twoCuts';

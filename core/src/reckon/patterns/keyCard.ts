@@ -4,7 +4,10 @@ import { showCard } from '../../deck/notation';
 import { Order, placeOf } from '../../deck/order';
 import { Rng } from '../../deck/rng';
 import { riffleDistance } from '../../moves/riffleDistance';
-import { Reckoned, reckoned, unreckoned } from '../reckoning';
+import { cards } from '../../moves/wording';
+import { KnownFact, Reckoned, reckoned, unreckoned } from '../reckoning';
+import { bankInPack } from './bankInPack';
+import { cutChances } from './cutChances';
 
 /** The next card of a bank in front of a key card, going up from it; undefined where there is none. */
 export const bankCardBefore = (now: Order, bank: readonly Card[], key: Card): Card | undefined => {
@@ -101,9 +104,46 @@ export const keyCardCounter = (
 const percent = (share: number): string => (share * 100).toFixed(1);
 
 /**
+ * How likely a stop falls outside a bank that lies together, for each number of cards in front of it.
+ *
+ * @param size cards in the pack. @param length cards in the bank. @param spread of the stops about the middle, in cards.
+ * @returns by cards in front, from 0 to N − length.
+ */
+export const stopsOutside = (size: number, length: number, spread: number): number[] => {
+  const chances = cutChances(size, spread);
+  return Array.from({ length: Math.max(0, size - length + 1) }, (_, front) => {
+    // The card stopped at is the last of those that were passed: at places front + 1 to front + length it is the bank's.
+    const inside = chances.slice(front + 1, front + length + 1).reduce((sum, chance) => sum + chance, 0);
+    return Math.max(0, 1 - inside);
+  });
+};
+
+/** What a stop may do that misses the bank: as the bank lies now, and where it would lie best. */
+const outsideFacts = (now: Order, bank: Bank, spread: number): { known: KnownFact[]; notes: string[] } => {
+  const lies = bankInPack(now, bank);
+  if (!lies || lies.wraps) return { known: [], notes: [] };
+  const outside = stopsOutside(now.length, lies.cards.length, spread);
+  const front = lies.from - 1;
+  const best = outside.indexOf(Math.min(...outside));
+  return {
+    known: [
+      { words: 'In front of the bank', value: front },
+      { words: 'Stop outside the bank', value: `${percent(outside[front])} %` },
+    ],
+    notes: [
+      `Stops spread by ${spread} about the middle miss the bank ${percent(outside[front])} times in 100` +
+        (outside[front] - outside[best] < 0.0005
+          ? '.'
+          : `; with ${cards(best)} in front of it ${percent(outside[best])} times.`),
+    ],
+  };
+};
+
+/**
  * A key card under riffles: the next bank card in front of it leads to the selection.
  *
  * @param estimates how often that is so after one riffle, two, …; as far as it has been tried.
+ * @param spread how widely stops spread about the middle of the pack: a standard deviation in cards.
  */
 export const reckonKeyCard = (
   now: Order,
@@ -111,6 +151,7 @@ export const reckonKeyCard = (
   key: Card,
   riffles: number,
   estimates: readonly Estimate[],
+  spread = now.length / 8,
 ): Reckoned => {
   const place = placeOf(now, key);
   if (place === undefined)
@@ -122,14 +163,16 @@ export const reckonKeyCard = (
       'Name a key card that lies in the bank or behind it.',
     );
   const sure = estimates.at(riffles - 1);
+  const outside = outsideFacts(now, bank, spread);
   return reckoned({
     answer: `The next bank card in front of ${showCard(key)} is ${showCard(card)}`,
-    notes: sure
+    notes: (sure
       ? [
           `After ${riffles} ${riffles === 1 ? 'riffle' : 'riffles'} that is still so ${percent(sure.share)} times in 100 ` +
             `(${percent(sure.low)} to ${percent(sure.high)}, ${sure.tries.toLocaleString('en')} packs).`,
         ]
-      : ['Riffling packs …'],
+      : ['Riffling packs …']
+    ).concat(outside.notes),
     known: [
       { words: 'Key', card: key },
       { words: 'In front of it', card },
@@ -137,6 +180,7 @@ export const reckonKeyCard = (
         words: `After ${index + 1} ${index === 0 ? 'riffle' : 'riffles'}`,
         value: `${percent(share)} % (${percent(low)}–${percent(high)})`,
       })),
+      ...outside.known,
       { words: 'Distance from shuffled', value: riffleDistance(now.length, riffles).toFixed(3) },
     ],
     marks: [

@@ -1,104 +1,256 @@
-import { Card } from '../../deck/card';
+import { Card, looksLike } from '../../deck/card';
+import { mod } from '../../deck/mod';
 import { showCard } from '../../deck/notation';
 import { Order, placeOf } from '../../deck/order';
-import { describeHandling, Handling, handlings } from '../handling';
-import { add, result, start } from '../handSum';
+import { cut, Cut } from '../../moves/cut';
+import { cards } from '../../moves/wording';
+import { add, placeSum, result, start, SumLine } from '../handSum';
+import { cutBetween, offsetOf } from '../offset';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
 
-/** One number at which the count may be stopped, and what to do then. */
+/** A card that is called out, and the place (from 1) where it lies. */
+export interface Call {
+  readonly card: Card;
+  readonly place: number;
+  /** Called first, before the row begins: one that lies far from the line. */
+  readonly decoy: boolean;
+}
+
+/** What to do when the finger is stopped at a number. */
 export interface LineStop {
-  /** 1 to N. */
+  /** From 1. */
   readonly number: number;
-  readonly handling: Handling;
-  readonly says: string;
-  /** Whether the handling is within what the performer is happy with. */
+  readonly move: Cut | undefined;
+  /** How many cards change ends, and from which end. */
+  readonly displaced: number;
+  readonly from: 'top' | 'bottom';
+  /** Whether so few cards move that the performer is happy with it. */
   readonly easy: boolean;
 }
 
-/** Numbers that are called out, running down to the place of a card and past it. */
+/** A line of numbers on which a finger runs upwards until the helper says stop. */
 export interface NumberLine {
   /** Where the card lies, 1 to N. */
-  readonly target: number;
-  /** The first number called: the target and the lead, at most N. */
-  readonly start: number;
-  /** From which number the helper is invited to say stop, and the last at which it is easy. */
-  readonly invite: { readonly from: number; readonly to: number };
-  /** Every number from the start down to as far past the target as the lead. */
+  readonly place: number;
+  /** The last number of the line. */
+  readonly end: number;
+  /** From which number on the helper is invited to say stop. */
+  readonly invite: number;
+  /** The numbers at which the handling is easy. */
+  readonly easy: { readonly from: number; readonly to: number };
+  /** Every number from 1 to the end. */
   readonly stops: readonly LineStop[];
 }
 
+/** What a number line is set up with. */
+export interface LineSetup {
+  /** How far up the row of calls begins, and how far the line goes: 1 or more. */
+  readonly lead: number;
+  /** How many cards are called before the row begins: 0 to 3. */
+  readonly decoys: number;
+  /** How many numbers before the card's place the stop is invited: 0 or more. */
+  readonly before: number;
+  /** How many cards the performer is happy to move. */
+  readonly easy: number;
+}
+
+/** What has been seen and said of it so far. */
+export interface LineTold {
+  /** The key card, which is at the face or is cut there; left out, it is the face card as the pack lies. */
+  readonly key?: Card;
+  /** The card called when they said stop. */
+  readonly stopped?: Card;
+  /** Without a stack: how many indifferent cards lie below the key, before the selection. */
+  readonly below?: number;
+  /** The number at which the finger was stopped. */
+  readonly number?: number;
+}
+
+/** How far from each other the first calls lie in the part of the pack that the line does not reach. */
+const DECOY_STEPS = [0.5, 0.2, 0.8];
+
 /**
- * A list of numbers is called, running down from a little above a card's place; the helper says stop.
+ * The cards to call, in turn: a few that lie far beyond the line, then those from place `lead` up to the top. In a
+ * pack in stack order with the key card at the face these are the stack from number k + lead downwards.
  *
- * @param lead how far above its place the list begins, 1 or more.
- * @param easy how many cards the performer is happy to move.
- * @returns undefined when the card is not in the pack.
+ * @param pack with the key card at its face.
  */
-export const numberLine = (now: Order, card: Card, lead: number, easy: number): NumberLine | undefined => {
-  const target = placeOf(now, card);
-  if (target === undefined) return undefined;
-  const first = Math.min(now.length, target + lead);
-  const last = Math.max(1, target - lead);
-  const stops = Array.from({ length: first - last + 1 }, (_, index): LineStop => {
-    const number = first - index;
-    const [handling] = handlings(now, card, number);
-    return { number, handling, says: describeHandling(handling), easy: handling.displaced <= easy };
-  });
+export const lineCalls = (pack: Order, { lead, decoys }: Pick<LineSetup, 'lead' | 'decoys'>): Call[] => {
+  const size = pack.length;
+  const from = Math.min(lead, size - 1);
+  // The key itself lies at the face and is not called.
+  const beyond = size - 1 - from;
+  const far = DECOY_STEPS.slice(0, decoys)
+    .map((part) => from + Math.max(1, Math.round(part * beyond)))
+    .filter((place, index, all) => place < size && all.indexOf(place) === index);
+  return [
+    ...far.map((place) => ({ card: pack[place - 1], place, decoy: true })),
+    ...Array.from({ length: from }, (_, index) => ({
+      card: pack[from - index - 1],
+      place: from - index,
+      decoy: false,
+    })),
+  ];
+};
+
+/** What is done to a pack of `size` cards so that the card at `place` comes to `number`, counted from the top. */
+const lineStop = (place: number, number: number, size: number, easy: number): LineStop => {
+  const count = cutBetween(place, number, size);
+  const displaced = Math.min(count, size - count);
   return {
-    target,
-    start: first,
-    invite: { from: Math.min(first, target + easy), to: Math.max(last, target - easy) },
-    stops,
+    number,
+    move: count === 0 ? undefined : { kind: 'cut', count },
+    displaced,
+    from: count <= size - count ? 'top' : 'bottom',
+    easy: displaced <= easy,
   };
 };
 
-/** The number line as a reckoning; with `stopped` the exact move for that number. */
-export const reckonNumberLine = (
-  now: Order,
-  card: Card,
-  lead: number,
-  easy: number,
-  stopped?: number,
-): Reckoned => {
-  const line = numberLine(now, card, lead, easy);
-  if (!line) return unreckoned(`${showCard(card)} is not in this pack.`, 'Name another card.');
-  const { target, invite } = line;
-  const handling = stopped === undefined ? undefined : handlings(now, card, stopped).at(0);
-  if (stopped !== undefined && !handling)
-    return unreckoned(`The pack has ${now.length} cards.`, `Name a number from 1 to ${now.length}.`);
+/**
+ * The line for a card whose place is known.
+ *
+ * @param place 1 to `size`. @param size cards in the pack.
+ */
+export const numberLine = (place: number, size: number, setup: LineSetup): NumberLine => {
+  const { lead, before, easy } = setup;
+  const end = Math.min(size, Math.max(lead, place));
+  return {
+    place,
+    end,
+    invite: Math.max(1, place - before),
+    easy: { from: Math.max(1, place - easy), to: Math.min(end, place + easy) },
+    stops: Array.from({ length: end }, (_, index) => lineStop(place, index + 1, size, easy)),
+  };
+};
+
+/** What the hands do for a stop, without a full stop. */
+const describeStop = ({ displaced, from }: LineStop): string => {
+  if (displaced === 0) return 'Nothing to do: it lies there';
+  return from === 'top'
+    ? `Move ${cards(displaced)} from top to bottom while you square the pack up`
+    : `Leave the bottom ${displaced === 1 ? 'card' : cards(displaced)} on the table when you pick the pack up, and drop ${displaced === 1 ? 'it' : 'them'} on top`;
+};
+
+/** The same in a table. */
+const shortStop = ({ displaced, from }: LineStop): string =>
+  displaced === 0 ? 'nothing' : `${displaced} ${from === 'top' ? 'top to bottom' : 'bottom to top'}`;
+
+/** The place of the card that was called: of two copies, the one that is called first in the row. */
+const calledPlace = (pack: Order, card: Card, lead: number): number | undefined => {
+  const places = pack.flatMap((each, index) => (looksLike(each, card) ? [index + 1] : []));
+  const inRow = places.filter((place) => place <= lead);
+  return inRow.length > 0 ? Math.max(...inRow) : places.at(0);
+};
+
+/** Nothing was called yet: which cards to call. */
+const reckonCalls = (home: Order, pack: Order, setup: LineSetup, moves: readonly Cut[]): Reckoned => {
+  const calls = lineCalls(pack, setup);
+  const first = calls.filter(({ decoy }) => decoy).map(({ card }) => showCard(card));
+  const row = calls.find(({ decoy }) => !decoy);
+  const key = pack[pack.length - 1];
+  if (!row) return unreckoned('The pack is too small for a row of calls.', 'Take two cards or more.');
   return reckoned({
-    answer:
-      stopped === undefined || !handling
-        ? `Call from ${line.start} down; say “stop when you like” from ${invite.from}`
-        : describeHandling(handling),
+    answer: `Call ${[...first, showCard(row.card)].join(', ')} and on down the stack, until they say stop`,
     notes: [
-      `Stopped from ${invite.from} to ${invite.to}, at most ${easy} cards move.`,
-      ...line.stops
-        .filter(({ number }) => number <= invite.from && number >= invite.to)
-        .map(({ number, says }) => `${number}: ${says}`),
+      `${showCard(row.card)} lies at ${row.place}, each one after it one higher.`,
+      ...(offsetOf(home, pack) === undefined
+        ? ['The pack is out of step: these are its cards as they lie, not your stack.']
+        : []),
     ],
     known: [
-      { words: `${showCard(card)} lies at`, value: target },
-      { words: 'Begin the list at', value: line.start },
-      { words: 'Invite the stop from', value: invite.from },
-      { words: 'Easy down to', value: invite.to },
+      { words: 'Key at the face', card: key },
+      ...calls.map(({ card, place, decoy }) => ({
+        words: decoy ? `first, at ${place}` : `at ${place}`,
+        card,
+      })),
     ],
-    sum: [
-      start(target, `where ${showCard(card)} lies`),
-      add(line.start - target, 'the lead'),
-      result(line.start, 'the first number called'),
-      ...(stopped === undefined
+    sum:
+      offsetOf(home, pack) === undefined
         ? []
         : [
-            start(target, `where ${showCard(card)} lies`),
-            add(-stopped, 'stopped at'),
-            result(target - stopped, 'cards too deep'),
+            start(placeOf(home, key) ?? 0, `${showCard(key)} in the stack`),
+            add(row.place, 'the lead'),
+            ...((placeOf(home, key) ?? 0) + row.place > home.length ? [add(-home.length, 'once round')] : []),
+            result(placeOf(home, row.card) ?? 0, `${showCard(row.card)}, where the row begins`),
+          ],
+    marks: [{ place: row.place, mark: 'seen' }],
+    moves,
+  });
+};
+
+/** The sum for a number that was said: how far the card is from it, the shorter way round. */
+const stopSum = ({ move, displaced, from, number }: LineStop, place: number, size: number): SumLine[] => {
+  const left = move === undefined ? 0 : from === 'top' ? displaced : -displaced;
+  const round = left - (place - number);
+  return [
+    add(-number, 'the number said'),
+    ...(round === 0 ? [] : [add(Math.sign(round) * size, 'once round')]),
+    result(left, left === 0 ? 'it is there' : left > 0 ? 'too deep' : 'too high'),
+  ];
+};
+
+/**
+ * A key card is at the face. Cards are called from an imaginary pack until the helper says stop: the one called then
+ * lies at its stack number less the key's. A finger then runs up a line of numbers until the helper says stop
+ * again, close to that place, and the few cards between are moved. Without a stack, a key with indifferent cards
+ * below it, cut to the face, leaves the selection right behind those.
+ *
+ * @param now the pack as it lies.
+ */
+export const reckonNumberLine = (home: Order, now: Order, setup: LineSetup, told: LineTold): Reckoned => {
+  const size = now.length;
+  const keyAt = told.key === undefined ? size : placeOf(now, told.key);
+  if (keyAt === undefined)
+    return unreckoned(`${showCard(told.key ?? 0)} is not in this pack.`, 'Name the card at the face.');
+  const toFace = mod(keyAt, size);
+  const pack = cut(now, toFace);
+  const moves: Cut[] = toFace === 0 ? [] : [{ kind: 'cut', count: toFace }];
+  if (told.below === undefined && told.stopped === undefined) return reckonCalls(home, pack, setup, moves);
+  const place = told.below === undefined ? calledPlace(pack, told.stopped ?? 0, setup.lead) : told.below + 1;
+  if (place === undefined)
+    return unreckoned(`${showCard(told.stopped ?? 0)} is not in this pack.`, 'Name the card called last.');
+  if (place > size)
+    return unreckoned(
+      `Fewer than ${told.below ?? 0} cards lie below the key.`,
+      `The pack has ${size} cards.`,
+    );
+  const line = numberLine(place, size, setup);
+  const stop = told.number === undefined ? undefined : lineStop(place, told.number, size, setup.easy);
+  if (told.number !== undefined && (told.number < 1 || told.number > size))
+    return unreckoned(`The pack has ${size} cards.`, `Name a number from 1 to ${size}.`);
+  const { easy, invite, end } = line;
+  const card = pack[place - 1];
+  const what = told.below === undefined ? showCard(card) : 'the selection';
+  return reckoned({
+    answer: stop
+      ? describeStop(stop)
+      : `Run up a line from 1 to ${end}; say “stop when you like” from ${invite} on`,
+    notes: [
+      ...(stop ? [`Then count ${stop.number}, turn the last: it is ${what}.`] : []),
+      `Stopped from ${easy.from} to ${easy.to}, at most ${cards(setup.easy)} move.`,
+      ...(place > setup.lead
+        ? [`It lies beyond the line of ${setup.lead}: this one goes up to ${end}.`]
+        : []),
+    ],
+    known: [
+      told.below === undefined
+        ? { words: `${what} lies at`, value: place }
+        : { words: 'The selection lies at', value: place },
+      { words: 'Invite the stop from', value: invite },
+      { words: 'Easy', value: `${easy.from} to ${easy.to}` },
+      ...line.stops.map((each) => ({ words: `Stopped at ${each.number}`, value: shortStop(each) })),
+    ],
+    sum: [
+      ...(told.below === undefined
+        ? placeSum(home, pack, card)
+        : [
+            start(told.below, 'cards below the key'),
+            add(1, 'the selection'),
+            result(place, 'where it lies'),
           ]),
+      ...(stop ? stopSum(stop, place, size) : []),
     ],
-    marks: [
-      { place: target, mark: 'wanted' },
-      ...(stopped === undefined ? [] : [{ place: stopped, mark: 'number' } as const]),
-    ],
-    moves: handling?.move ? [handling.move] : [],
+    marks: [{ place, mark: 'wanted' }, ...(stop ? [{ place: stop.number, mark: 'number' } as const] : [])],
+    moves: [...moves, ...(stop?.move ? [stop.move] : [])],
   });
 };

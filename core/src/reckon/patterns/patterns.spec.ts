@@ -19,9 +19,9 @@ import { placesAfterDeals, reckonDealtBack } from './dealtBack';
 import { deduce } from '../facts/deduce';
 import { digitSumPlace, reckonNextRanks } from './digitSum';
 import { reckonGap } from './gapCards';
-import { bankCardBefore, estimate, keyCardCounter, reckonKeyCard } from './keyCard';
+import { bankCardBefore, estimate, keyCardCounter, reckonKeyCard, stopsOutside } from './keyCard';
 import { movedCards, reckonMovedCard } from './movedCard';
-import { numberLine, reckonNumberLine } from './numberLine';
+import { reckonNumberLine } from './numberLine';
 import { Reckoned, Reckoning } from '../reckoning';
 import { pointersTo, reckonShortGroup, toTheTop } from './shortGroup';
 import { reckonTwoCards } from './twoCards';
@@ -52,36 +52,6 @@ const summed = ({ sum }: Reckoning): number => {
 const sumHolds = (reckoning: Reckoning): void => {
   if (reckoning.sum.some(({ role }) => role === 'start')) summed(reckoning);
 };
-
-describe('a number line', () => {
-  test('whatever number is stopped at, the move brings the card there, for every card and number', () => {
-    for (const wanted of tidemark) {
-      const line = numberLine(tidemark, wanted, 20, 3);
-      expect(line?.start).toBe(Math.min(52, (line?.target ?? 0) + 20));
-      for (const { number, handling, easy } of line?.stops ?? []) {
-        expect(easy).toBe(handling.displaced <= 3);
-        const reckoning = of(reckonNumberLine(tidemark, wanted, 20, 3, number));
-        sumHolds(reckoning);
-        const after = done(tidemark, reckoning);
-        const landed =
-          handling.counting === 'turn the last'
-            ? number
-            : handling.counting === 'turn the next'
-              ? number + 1
-              : 53 - number;
-        if (handling.way === 'shift') expect(placeOf(after, wanted)).toBe(landed);
-      }
-    }
-  });
-
-  test('where to begin, where to invite, and what cannot be', () => {
-    const reckoning = of(reckonNumberLine(tidemark, card('7D'), 20, 3));
-    expect(reckoning.answer).toBe('Call from 40 down; say “stop when you like” from 23');
-    expect(reckoning.notes[0]).toBe('Stopped from 23 to 17, at most 3 cards move.');
-    expect(refused(reckonNumberLine(tidemark, 52, 20, 3))).toContain('not in this pack');
-    expect(refused(reckonNumberLine(tidemark, card('7D'), 20, 3, 60))).toContain('52 cards');
-  });
-});
 
 test('two cards at two numbers, over all numbers: theirs at mine, and the claimed one at theirs', () => {
   for (const theirCard of [0, 19, 51])
@@ -134,7 +104,7 @@ describe('two cuts, one difference', () => {
       expect([known[2].value, known[3].card]).toEqual([faceUp, card(firstFaceDown)]);
     }
     const close = of(reckonTwoCuts(tidemark, tidemark[9], tidemark[11], prediction));
-    expect(close.notes).toEqual([
+    expect(close.notes.slice(0, 3)).toEqual([
       'Ask for the second cut again, between 15 and 34 cards deep.',
       'Or have them count the cards of the first packet: 10.',
       'Or have them count all cards cut off: 12.',
@@ -144,6 +114,7 @@ describe('two cuts, one difference', () => {
   });
 });
 
+const LINE = { lead: 20, decoys: 2, before: 10, easy: 3 };
 const hearts: readonly Card[] = RANKS.map((rank) => cardOf(rank, 2));
 const bankOf = (cards: readonly Card[], behind: number, size = 52): Bank => {
   const outcome = layBank(cards, { kind: 'behind', count: behind }, size);
@@ -411,6 +382,32 @@ describe('a key card and a bank under riffles', () => {
     expect(keyCardCounter(small, smallBank, 0, 1, seededRng(1))).toBeUndefined();
   });
 
+  test('a stop outside the bank: counted over the stops, and least with the bank about the middle', () => {
+    for (const [size, length, spread] of [
+      [52, 13, 6.5],
+      [30, 8, 4],
+      [52, 26, 12],
+    ]) {
+      const outside = stopsOutside(size, length, spread);
+      const chances = cutChances(size, spread);
+      for (const [front, chance] of outside.entries()) {
+        const places = Array.from({ length }, (_, index) => front + index + 1);
+        const missed = chances.filter((_, stop) => !places.includes(stop)).reduce((a, b) => a + b, 0);
+        expect(chance).toBeCloseTo(missed, 10);
+      }
+      const best = outside.indexOf(Math.min(...outside));
+      expect(Math.abs(best - (size - length) / 2)).toBeLessThanOrEqual(1);
+    }
+    const { known, notes } = of(reckonKeyCard(now, bank, now[30], 1, [], 6));
+    expect(known.find(({ words }) => words === 'Stop outside the bank')?.value).toBe(
+      `${(stopsOutside(52, 13, 6)[20] * 100).toFixed(1)} %`,
+    );
+    expect(notes.at(-1)).toMatch(/^Stops spread by 6 about the middle miss the bank .* times in 100/);
+    // Where the bank goes round the end there is no number of cards in front of it.
+    const round = cut(now, 26);
+    expect(of(reckonKeyCard(round, bank, round[20], 1, [])).notes).toEqual(['Riffling packs …']);
+  });
+
   test('the interval is Wilson’s', () => {
     // 10 of 20: centre 0.5, half-width 0.2007.
     expect(estimate(10, 20).low).toBeCloseTo(0.2993, 3);
@@ -522,8 +519,8 @@ test('packs of 4 to 60 cards, with jokers and duplicates: every pattern answers,
     const bank = outcome.ok ? outcome.bank : { cards: [], places: [] };
     const number = Math.ceil(size / 2);
     const outcomes: Reckoned[] = [
-      reckonNumberLine(now, a, 20, 3),
-      reckonNumberLine(now, b, 20, 3, number),
+      reckonNumberLine(now, now, LINE, {}),
+      reckonNumberLine(now, now, LINE, { stopped: b, number }),
       reckonTwoCards(now, b, 1, number),
       reckonTwoCuts(now, a, b, { plain: 4, from: 5, to: 24, markEvery: 5 }),
       reckonBankPacket(now, bank, 2),

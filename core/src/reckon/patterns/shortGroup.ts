@@ -79,17 +79,18 @@ export const reckonShortGroup = (now: Order, rank: Rank, seen: readonly Suit[]):
       `${showCard(missing)} is missing, but this pack lacks a card of its suit, of its rank or of the other colour.`,
       'Name the card outright.',
     );
+  const suited = suitOf(pointers.sameSuit) === suitOf(missing);
   const cards = [pointers.otherColour, pointers.sameRank, pointers.sameSuit];
   return reckoned({
     answer: `${showCard(missing)} is missing; bring ${cards.map(showCard).join(' ')} to the top`,
     notes: [
-      `From the top: ${showCard(cards[0])} (the other colour), ${showCard(cards[1])} (its rank), ${showCard(cards[2])} (its suit).`,
+      `From the top: ${showCard(cards[0])} (the other colour), ${showCard(cards[1])} (its rank), ${showCard(cards[2])} (${suited ? 'its suit' : 'its mate, as no other card of its suit is left'}).`,
     ],
     known: [
       { words: 'Missing', card: missing },
       { words: 'The other colour', card: cards[0] },
       { words: 'Its rank', card: cards[1] },
-      { words: 'Its suit', card: cards[2] },
+      { words: suited ? 'Its suit' : 'Its mate, for its suit', card: cards[2] },
     ],
     marks: [...markAt(now, missing, 'missing'), ...cards.flatMap((card) => markAt(now, card, 'wanted'))],
     moves: [

@@ -1,7 +1,7 @@
 import { Card } from '../../deck/card';
 import { showCard } from '../../deck/notation';
 import { Order, placeOf } from '../../deck/order';
-import { cards } from '../../moves/wording';
+import { cards, ordinal } from '../../moves/wording';
 import { add, result, start } from '../handSum';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
 
@@ -35,12 +35,46 @@ export const pushOff = ({ plain, from, to, markEvery }: Prediction, number: numb
   };
 };
 
-const sayPush = ({ count, mark }: PushOff, number: number): string =>
-  mark === undefined
-    ? `Push off ${cards(count)}: the next says ${number}`
-    : mark.more === 0
-      ? `Go to the marked card: it says ${number}`
-      : `Go to the marked ${mark.number}, then ${mark.more} on: it says ${number}`;
+/** The first marked card, the 2nd, the 3rd … of a prediction. */
+const whichMark = ({ from, markEvery }: Prediction, number: number): string => {
+  const which = (number - from + 1) / markEvery;
+  return which === 1 ? 'first' : ordinal(which);
+};
+
+const sayPush = (prediction: Prediction, { count, mark }: PushOff, number: number): string => {
+  if (mark === undefined) return `Push off ${cards(count)}: the next says ${number}`;
+  const marked = `Go to the ${whichMark(prediction, mark.number)} marked card`;
+  return mark.more === 0
+    ? `${marked}: it says ${number}`
+    : `${marked} (${mark.number}), then ${mark.more} on: it says ${number}`;
+};
+
+/**
+ * How the pack comes back to what it was: the cards between the two cuts lie face up and reversed on top, the cards
+ * of the first cut below them.
+ */
+const resetPack = (now: Order, first: number, second: number): string[] => {
+  const [between, behind] = [now[first], now.at(second)];
+  const many = cards(second - first);
+  return [
+    `Reset the pack: put ${showCard(now[0])} back on top of the face-down cards.`,
+    second - first === 1
+      ? `Turn the face-up card, ${showCard(between)}, face down.`
+      : `Turn the ${many} lying face up over in one packet: ${showCard(between)} is on its top, ${showCard(now[second - 1])} at its face. ` +
+        'Counted singly they lie the other way: count them back first.',
+    `Put ${second - first === 1 ? 'it' : 'the packet'} behind ${showCard(now[first - 1])}` +
+      (behind === undefined ? ', at the face.' : `, above ${showCard(behind)}.`),
+  ];
+};
+
+/** How the prediction comes back into its sequence, after the card with the number was shown. */
+const resetPrediction = ({ plain, from, to }: Prediction, { count }: PushOff, number: number): string[] => [
+  `Reset the prediction: put ${number} back on ${number < to ? `${number + 1}` : 'the rest'}` +
+    (count === 0 ? '.' : `, and the ${cards(count)} pushed off on top of it, as they came.`),
+  `Look for ${from}: it lies at ${plain + 1}, ` +
+    (plain === 0 ? 'on top' : `right behind the ${plain === 1 ? 'plain card' : `${plain} plain cards`}`) +
+    (from < to ? `, and ${to} at ${plain + to - from + 1}.` : '.'),
+];
 
 /** What to ask for when the difference is outside the range: a second cut that fits, or another count. */
 const insteadOf = (first: number, second: number, size: number, { from, to }: Prediction): string[] => {
@@ -82,16 +116,15 @@ export const reckonTwoCuts = (
   const { from, to } = prediction;
   return reckoned({
     answer: push
-      ? sayPush(push, difference)
+      ? sayPush(prediction, push, difference)
       : `${difference} is outside ${from} to ${to}: ${difference < from ? 'too close together' : 'too far apart'}`,
     notes: push
       ? [
-          `${cards(difference)} lie face up; ${showCard(now[0])} is the first one face down.`,
-          push.count === 0
-            ? 'The packet stays as it is.'
-            : `Afterwards put the ${cards(push.count)} pushed off back on top, as they came.`,
+          `${cards(difference)} ${difference === 1 ? 'lies' : 'lie'} face up; ${showCard(now[0])} is the first one face down.`,
+          ...resetPack(now, first, second),
+          ...resetPrediction(prediction, push, difference),
         ]
-      : insteadOf(first, second, now.length, prediction),
+      : [...insteadOf(first, second, now.length, prediction), ...resetPack(now, first, second)],
     known: [
       { words: 'First cut', value: first },
       { words: 'Second cut', value: second },

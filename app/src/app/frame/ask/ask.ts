@@ -229,7 +229,11 @@ const wordReply = (asked: Asked, word: string, rest: readonly string[]): Reply |
   if (rest.length > 0) return wrong(`Nothing goes after ${word}.`);
   if (word === 'in' || word === 'out') {
     const weave: Move = { kind: 'weave', weave: word };
-    return { intent: { do: 'move', move: weave }, says: describeMove(weave), completions: [] };
+    return {
+      intent: { do: 'move', move: weave },
+      says: describeMove(weave, asked.now.length),
+      completions: [],
+    };
   }
   if (room) return { intent: { do: 'go', room }, says: `Open ${room.name}`, completions: [] };
   if (word === 'swap' && asked.beside === undefined)
