@@ -21,7 +21,6 @@ import { HandlingMap } from './handling-map';
 import { MovedView } from './moved-view';
 import { PATTERN_NAMES } from './pattern-names';
 import { PatternView } from './pattern-view';
-import { lackingField } from './field';
 import { PATTERNS } from './patterns';
 
 const [tidemark, , harbours, breakwater] = sampleOrders();

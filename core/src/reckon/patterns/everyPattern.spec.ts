@@ -1,6 +1,6 @@
 import * as patterns from '.';
 import { Bank, layBank } from '../../arrange/bank';
-import { Card, looksLike, Rank, rankOf, secondOf, suitOf, SUITS } from '../../deck/card';
+import { Card, looksLike, rankOf, secondOf, suitOf, SUITS } from '../../deck/card';
 import { showCard } from '../../deck/notation';
 import { numberOrder, Order, placeOf } from '../../deck/order';
 import { Rng, seededRng, shuffled } from '../../deck/rng';
