@@ -51,8 +51,8 @@ test('reckon, whatever was seen', async ({ enumeron, page }) => {
 
 test('reckon, two cuts', async ({ enumeron, page }) => {
   await enumeron.open('/reckon/two-cuts');
-  await page.getByRole('textbox', { name: 'Seen at the first cut' }).fill('9D');
-  await page.getByRole('textbox', { name: 'Seen at the deeper cut' }).fill('7S');
+  await page.getByRole('textbox', { name: 'At the first cut' }).fill('9D');
+  await page.getByRole('textbox', { name: 'At the deeper cut' }).fill('7S');
   await expect(page.locator('.answer')).toContainText('it says 10');
   await shoot(enumeron, 'reckon-pattern');
 });

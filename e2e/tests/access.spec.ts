@@ -101,8 +101,8 @@ for (const colorScheme of ['light', 'dark'] as const)
         expect(await leastContrast(page), asked).toBeGreaterThan(4.5);
       }
       await enumeron.open('/reckon/two-cuts');
-      await page.getByRole('textbox', { name: 'Seen at the first cut' }).fill('9D');
-      await page.getByRole('textbox', { name: 'Seen at the deeper cut' }).fill('7S');
+      await page.getByRole('textbox', { name: 'At the first cut' }).fill('9D');
+      await page.getByRole('textbox', { name: 'At the deeper cut' }).fill('7S');
       await expect(page.locator('.slot.wanted')).toHaveCount(1);
       expect(await leastContrast(page)).toBeGreaterThan(4.5);
     });

@@ -69,13 +69,13 @@ test('a pattern by the pad: two cuts, its marks on the rail, and the predictionâ
   page,
 }) => {
   await enumeron.open();
-  await page.getByLabel('What is asked').selectOption('two-cuts');
+  await page.getByRole('link', { name: 'two cuts' }).click();
   await page
-    .getByRole('group', { name: 'Seen at the first cut' })
+    .getByRole('group', { name: 'Which card was at the first cut?' })
     .getByRole('button', { name: 'nine of diamonds' })
     .click();
   await page
-    .getByRole('group', { name: 'Seen at the deeper cut' })
+    .getByRole('group', { name: 'Which card was at the deeper cut?' })
     .getByRole('button', { name: 'six of diamonds' })
     .click();
   await expect(page.locator('.answer')).toContainText('Push off 4 cards: the next says 5');

@@ -111,7 +111,7 @@ test.describe('storage that', () => {
     await works(page);
     await page.evaluate(() => (window as unknown as { answer: () => void }).answer());
     await expect(page.getByRole('alert')).toContainText('Storage has answered');
-    await page.getByRole('button', { name: 'Do it there too' }).click();
+    await page.getByRole('button', { name: 'Add it' }).click();
     await expect(page.getByRole('alert')).toHaveCount(0);
     const other = await page.context().newPage();
     await other.goto('/arrange');

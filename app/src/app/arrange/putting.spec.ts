@@ -104,7 +104,7 @@ describe('from a new pack', () => {
     const rendered = await render(FactoryGuide, { order: woven });
     await rendered.click('Search for a row');
     expect(rendered.all('section li').map((each) => each.textContent)).toEqual([
-      'Weave the pack perfectly, the top card staying on top (out).',
+      'Weave the pack perfectly; the top card stays on top (out).',
       'Cut 7 cards from the top to the bottom.',
     ]);
     await rendered.set('order', factory);
@@ -142,7 +142,7 @@ describe('by a few glimpses', () => {
     const rendered = await check();
     expect(rendered.text()).toContain('Begin at the face: 52');
     await press(rendered, parseCard('KH') as Card);
-    expect(rendered.text()).toContain('All 1 fit a pack in order, turned by 3.');
+    expect(rendered.text()).toContain('It fits a pack in order, turned by 3.');
     await press(rendered, tidemark.cards[28]);
     expect(rendered.text()).toContain('All 2 fit a pack in order, turned by 3.');
     await rendered.type('.place input', '1');

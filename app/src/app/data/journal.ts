@@ -42,13 +42,17 @@ export class Journal implements Readers {
   private readonly oldestUndone = this.labelOf('table', 0);
 
   /** What undo would take back, or undefined when there is nothing. */
-  readonly undoable = computed(() => this.rows.pending().at(-1)?.label ?? this.newestDone());
+  readonly undoable = computed(() => this.pendingOnLine().at(-1)?.label ?? this.newestDone());
   /** What redo would do again, or undefined. */
   readonly redoable = computed(() => this.takenBack().at(-1)?.label ?? this.oldestUndone());
   /** How many actions show and could not be stored; 0 while all goes well. */
   readonly held = computed(() => (this.failure() === undefined ? 0 : this.rows.pending().length));
   /** Whether nothing has been done while nothing was kept. */
-  readonly nothingDone = computed(() => this.unkept().length + this.rows.pending().length === 0);
+  readonly nothingDone = computed(() => this.unkept().length + this.pendingOnLine().length === 0);
+  /** What is on its way to storage and can be undone; notes that the application makes for itself cannot. */
+  private readonly pendingOnLine = computed(() =>
+    this.rows.pending().filter(({ line }) => line !== undefined),
+  );
 
   /**
    * Does something: it shows at once, and is stored as soon as it can be.
@@ -73,7 +77,7 @@ export class Journal implements Readers {
       places,
       change: (rows) => change(rows as RowsAt<Places>),
     };
-    this.takenBack.set([]);
+    if (action.line !== undefined) this.takenBack.set([]);
     return this.begin(action);
   }
 
@@ -214,7 +218,7 @@ export class Journal implements Readers {
     for (const each of stored) {
       const { action } = each;
       if ('problem' in each) void this.notices.stay(`Not done: ${action.label}. ${sayProblem(each.problem)}`);
-      else if (this.storage.trouble() !== undefined) this.noteUnkept(action);
+      else if (this.storage.trouble() !== undefined && action.line !== undefined) this.noteUnkept(action);
       this.answer(action, 'writes' in each && each.writes.length > 0 ? 'stored' : 'nothing');
     }
   }

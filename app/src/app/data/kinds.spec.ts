@@ -117,6 +117,11 @@ const ROWS: Readonly<Record<string, fc.Arbitrary<unknown>>> = {
   }),
   seeded: anyTime.map((at) => ({ id: 'seeded', at })),
   backups: anyTime.map((saved) => ({ id: 'backups', saved })),
+  lately: fc.record({
+    id: fc.constant('lately'),
+    ways: fc.array(fc.stringMatching(/^[a-z-]{0,20}$/), { maxLength: 20 }),
+    greeting: fc.constantFrom('new', 'used'),
+  }),
 };
 
 test('every kind has all its parts, and rows to be tried with', () => {

@@ -8,9 +8,11 @@ import {
   Injector,
   viewChild,
 } from '@angular/core';
-import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { NavigationEnd, Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { cards, describeMove } from '@enumeron/core/moves';
 import { Fact } from '@enumeron/core/reckon/facts';
+import { filter, map } from 'rxjs';
 import { Undoing } from '../data/undoing';
 import { MOST_FACTS } from '../data/kinds/facts';
 import { FactsStore } from '../pack/facts.store';
@@ -28,12 +30,13 @@ import { Signs } from './signs';
 import { ShortcutKeys } from './shortcuts';
 import { Theme } from './theme';
 import { Tools } from './tools';
+import { Welcome } from './welcome';
 import { MissingPart } from '../shared/missing-part';
 
 /** The frame about every room: ask line, rail, rooms, undo and redo. */
 @Component({
   selector: 'en-root',
-  imports: [MissingPart, AskLine, Rail, Tools, RouterLink, RouterLinkActive, RouterOutlet, Signs],
+  imports: [MissingPart, AskLine, Rail, Tools, RouterLink, RouterLinkActive, RouterOutlet, Signs, Welcome],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './shell.html',
   styleUrl: './shell.scss',
@@ -52,6 +55,15 @@ export class Shell {
   protected readonly pack = inject(PackStore);
   protected readonly preview = inject(RailPreview).preview;
   protected readonly rooms = ROOMS;
+  private readonly url = toSignal(
+    this.router.events.pipe(
+      filter((event) => event instanceof NavigationEnd),
+      map(({ urlAfterRedirects }) => urlAfterRedirects),
+    ),
+    { initialValue: this.router.url },
+  );
+  /** Whether the room is the one that a first visit begins in. */
+  protected readonly inReckon = computed(() => this.url().startsWith('/reckon'));
   private readonly askLine = viewChild<AskLine>('askLine');
   private readonly room = viewChild.required<ElementRef<HTMLElement>>('room');
 
@@ -91,6 +103,11 @@ export class Shell {
     // It shows at once; the room does not wait until it is stored.
     void this.facts.add(fact);
     await this.router.navigate(['reckon', 'seen']);
+  }
+
+  private async openWay({ room, way, values }: Extract<Intent, { do: 'open' }>): Promise<void> {
+    if (values) void this.patterns.fill(way.path, values);
+    await this.router.navigate([room.path, way.path].filter((part) => part !== ''));
   }
 
   private async riffled(riffles: number): Promise<void> {
@@ -141,6 +158,8 @@ export class Shell {
         return this.help();
       case 'go':
         return this.openRoom(intent.room.path);
+      case 'open':
+        return this.openWay(intent);
     }
   }
 

@@ -30,6 +30,11 @@ export class PatternsStore {
     return this.change(`tell ${name} of ${path}`, path, (values) => withValue(values, name, value));
   }
 
+  /** Sets several fields at once. */
+  fill(path: string, values: Values): Promise<unknown> {
+    return this.change(`tell ${path}`, path, (before) => ({ ...before, ...values }));
+  }
+
   /** Empties all fields of a pattern. */
   clear(path: string): Promise<unknown> {
     return this.change(`empty the fields of ${path}`, path, () => ({}));

@@ -97,11 +97,11 @@ test('the rail is marked: the card, the number, what was seen; and no longer onc
 });
 
 test('the pad fills what is lit, and goes on from the face to the card', async () => {
-  expect(room.text()).toContain('A press here is the card seen at the face');
+  expect(room.text()).toContain('Tap the card you saw at the face');
   await room.click('king of hearts');
   await room.fixture.whenStable();
   expect(pack.offset()).toBe(3);
-  expect(room.text()).toContain('A press here is the card wanted');
+  expect(room.text()).toContain('Tap the card they named');
   await room.click('seven of diamonds');
   await room.fixture.whenStable();
   expect(wanted.card()).toBe(card('7D'));

@@ -16,6 +16,11 @@ import { CardText } from '../shared/card-text';
         }
       } @else {
         <p><en-card-text [text]="lacking()" /></p>
+        @if (example(); as example) {
+          <button mat-stroked-button class="example" (click)="tried.emit()">
+            For example: <en-card-text [text]="example" />
+          </button>
+        }
       }
     </div>
     <ul class="notes">
@@ -35,6 +40,9 @@ import { CardText } from '../shared/card-text';
     }
     button {
       margin-top: 10px;
+    }
+    .example {
+      font-weight: 500;
     }
     .says {
       font: 700 1.6rem/1.25 var(--heading);
@@ -70,4 +78,7 @@ export class DoPanel {
   /** What the button does, where something can be done to the pack. */
   readonly action = input<string>();
   readonly done = output();
+  /** What would fill it, for whoever has nothing to tell yet. */
+  readonly example = input<string>();
+  readonly tried = output();
 }

@@ -10,9 +10,10 @@ export interface FactForm extends Form {
   make(values: Values): Fact;
 }
 
-const card = (name: string, label: string, optional = false): Field => ({
+const card = (name: string, label: string, asks: string, optional = false): Field => ({
   name,
   label,
+  asks,
   kind: 'card',
   optional,
 });
@@ -24,28 +25,37 @@ export const FACT_FORMS: readonly FactForm[] = [
   {
     kind: 'face',
     name: 'the face card',
-    fields: [card('card', 'At the face')],
+    fields: [card('card', 'At the face', 'Which card is at the face?')],
     make: (values) => ({ kind: 'seen', at: 'face', card: num(values, 'card') }),
   },
   {
     kind: 'top',
     name: 'the top card',
-    fields: [card('card', 'On top')],
+    fields: [card('card', 'On top', 'Which card is on top?')],
     make: (values) => ({ kind: 'seen', at: 'top', card: num(values, 'card') }),
   },
   {
     kind: 'place',
     name: 'the card at a place',
-    fields: [{ name: 'at', label: 'Place', kind: 'number' }, card('card', 'The card there')],
+    fields: [
+      { name: 'at', label: 'Place', asks: 'At which place?', kind: 'number' },
+      card('card', 'The card there', 'Which card lies there?'),
+    ],
     make: (values) => ({ kind: 'seen', at: num(values, 'at'), card: num(values, 'card') }),
   },
   {
     kind: 'lift',
     name: 'a packet lifted: its face or its size',
     fields: [
-      card('face', 'At its face', true),
-      { name: 'from', label: 'Cards, from', kind: 'number', optional: true },
-      { name: 'to', label: 'to', kind: 'number', optional: true },
+      card('face', 'At its face', 'Which card is at its face?', true),
+      {
+        name: 'from',
+        label: 'Cards, from',
+        asks: 'How many cards at least?',
+        kind: 'number',
+        optional: true,
+      },
+      { name: 'to', label: 'to', asks: 'How many cards at most?', kind: 'number', optional: true },
     ],
     make: (values) => {
       const [face, from] = [maybe(values, 'face'), maybe(values, 'from')];
@@ -60,15 +70,18 @@ export const FACT_FORMS: readonly FactForm[] = [
   {
     kind: 'cuts',
     name: 'two cuts, the second deeper',
-    fields: [card('first', 'At the first cut'), card('second', 'At the deeper cut')],
+    fields: [
+      card('first', 'At the first cut', 'Which card was at the first cut?'),
+      card('second', 'At the deeper cut', 'Which card was at the deeper cut?'),
+    ],
     make: (values) => ({ kind: 'cuts', first: num(values, 'first'), second: num(values, 'second') }),
   },
   {
     kind: 'next ranks',
     name: 'the next two ranks at a cut',
     fields: [
-      { name: 'first', label: 'The next rank', kind: 'rank' },
-      { name: 'second', label: 'And the one after', kind: 'rank' },
+      { name: 'first', label: 'The next rank', asks: 'What is the next rank?', kind: 'rank' },
+      { name: 'second', label: 'And the one after', asks: 'What is the rank after it?', kind: 'rank' },
     ],
     make: (values) => ({
       kind: 'next ranks',
@@ -79,28 +92,44 @@ export const FACT_FORMS: readonly FactForm[] = [
   {
     kind: 'dealt',
     name: 'cards dealt and dropped back, counted',
-    fields: [{ name: 'count', label: 'Cards dealt', kind: 'number' }],
+    fields: [{ name: 'count', label: 'Cards dealt', asks: 'How many cards were dealt?', kind: 'number' }],
     make: (values) => ({ kind: 'dealt', count: num(values, 'count') }),
   },
   {
     kind: 'taken',
     name: 'cards taken out unseen',
-    fields: [{ name: 'count', label: 'How many (1 or 2)', kind: 'number', most: 2, start: 1 }],
+    fields: [
+      {
+        name: 'count',
+        label: 'How many (1 or 2)',
+        asks: 'How many cards were taken?',
+        kind: 'number',
+        most: 2,
+        start: 1,
+      },
+    ],
     make: (values) => ({ kind: 'taken', count: num(values, 'count') as 1 | 2 }),
   },
   {
     kind: 'missing',
     name: 'a card that is out',
-    fields: [card('card', 'The card')],
+    fields: [card('card', 'The card', 'Which card is out?')],
     make: (values) => ({ kind: 'missing', card: num(values, 'card') }),
   },
   {
     kind: 'gap',
     name: 'the cards on both sides of a gap',
     fields: [
-      card('above', 'Above the gap'),
-      card('below', 'Below the gap'),
-      { name: 'count', label: 'Cards taken', kind: 'number', most: 9, start: 1 },
+      card('above', 'Above the gap', 'Which card lies above the gap?'),
+      card('below', 'Below the gap', 'Which card lies below the gap?'),
+      {
+        name: 'count',
+        label: 'Cards taken',
+        asks: 'How many cards were taken?',
+        kind: 'number',
+        most: 9,
+        start: 1,
+      },
     ],
     make: (values) => ({
       kind: 'gap',
@@ -112,22 +141,44 @@ export const FACT_FORMS: readonly FactForm[] = [
   {
     kind: 'row',
     name: 'a row of cards side by side',
-    fields: [{ name: 'cards', label: 'The row, top first', kind: 'cards' }],
+    fields: [
+      { name: 'cards', label: 'The row, top first', asks: 'Which cards lie side by side?', kind: 'cards' },
+    ],
     make: (values) => ({ kind: 'row', cards: values['cards'] as readonly Card[] }),
   },
   {
     kind: 'short group',
     name: 'a group of like ranks is one short',
-    fields: [{ name: 'rank', label: 'The rank', kind: 'rank' }],
+    fields: [{ name: 'rank', label: 'The rank', asks: 'Which rank is short?', kind: 'rank' }],
     make: (values) => ({ kind: 'short group', rank: num(values, 'rank') as Rank }),
   },
   {
     kind: 'heap',
     name: 'the heap of a card thought of',
     fields: [
-      { name: 'heaps', label: 'Heaps dealt', kind: 'number', least: 2, most: 13, start: 4 },
-      { name: 'heap', label: 'It fell to heap', kind: 'number', most: 13 },
-      { name: 'gather', label: 'Gathered, top heap first', kind: 'numbers', optional: true },
+      {
+        name: 'heaps',
+        label: 'Heaps dealt',
+        asks: 'How many heaps were dealt?',
+        kind: 'number',
+        least: 2,
+        most: 13,
+        start: 4,
+      },
+      {
+        name: 'heap',
+        label: 'It fell to heap',
+        asks: 'In which heap did it fall?',
+        kind: 'number',
+        most: 13,
+      },
+      {
+        name: 'gather',
+        label: 'Gathered, top heap first',
+        asks: 'In which order were the heaps gathered?',
+        kind: 'numbers',
+        optional: true,
+      },
     ],
     make: (values) => ({
       kind: 'heap',

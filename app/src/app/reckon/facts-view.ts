@@ -97,6 +97,15 @@ export class FactsView {
     return this.deduction()?.unlessCut ? 'It was cut first' : undefined;
   });
 
+  /** Facts to try it with: a cut, and a glimpse that settles it. */
+  private readonly exampleFacts = computed<readonly Fact[]>(() => {
+    const now = this.pack.now();
+    return [{ kind: 'cut' }, { kind: 'seen', at: 'face', card: now[Math.floor(now.length / 3)] }];
+  });
+  protected readonly example = computed(() =>
+    this.store.facts().length > 0 ? undefined : this.exampleFacts().map(describeFact).join(', '),
+  );
+
   constructor() {
     markOnRail(() => this.reckoning()?.marks ?? []);
   }
@@ -117,7 +126,7 @@ export class FactsView {
     // Not a disabled button: Enter may come before a render, and what is told by then counts.
     const lacking = this.telling.lacking();
     if (lacking) {
-      if (!this.fields().goOn()) void this.notices.show(`Tell ${lacking.label.toLowerCase()} first.`);
+      if (!this.fields().goOn()) void this.notices.show(lacking.asks);
       return;
     }
     const [form, told] = [this.form(), this.values()];
@@ -142,6 +151,10 @@ export class FactsView {
   /** A card of the only field is the whole fact: one press adds it. */
   protected pressed(): void {
     if (this.form().fields.length === 1) void this.add();
+  }
+
+  protected async tryExample(): Promise<void> {
+    for (const fact of this.exampleFacts()) await this.store.add(fact);
   }
 
   protected async act(): Promise<void> {

@@ -1,9 +1,12 @@
+import { Rank, showCard, showRank, showSuit, Suit } from '@enumeron/core/deck';
 import { Values } from '../pack/patterns.store';
 
 /** One thing that a pattern or a fact must be told. */
 export interface Field {
   readonly name: string;
   readonly label: string;
+  /** What the user is asked for it, as a question: `Which card was at the first cut?` */
+  readonly asks: string;
   readonly kind: 'card' | 'number' | 'rank' | 'suits' | 'numbers' | 'cards';
   /** What it holds until something else is told; a field without one is lacking until then. */
   readonly start?: number;
@@ -31,3 +34,21 @@ export const lackingField = ({ fields }: Form, values: Values): Field | undefine
 /** All values of a form, with those that fields start with. */
 export const completeValues = ({ fields }: Form, values: Values): Values =>
   Object.fromEntries(fields.map((field) => [field.name, valueOf(field, values)]));
+
+/** What a field holds, for people. */
+const sayValue = ({ kind }: Field, value: number): string => {
+  if (kind === 'card' || kind === 'cards') return showCard(value);
+  if (kind === 'rank') return showRank(value as Rank);
+  return kind === 'suits' ? showSuit(value as Suit) : value.toString();
+};
+
+/** Values of a form, for people: `9♦, 7♠`. */
+export const sayValues = ({ fields }: Form, values: Values): string =>
+  fields
+    .flatMap((field) => {
+      const value = values[field.name];
+      if (value === undefined || typeof value === 'boolean') return [];
+      const all = typeof value === 'number' ? [value] : value;
+      return [all.map((each) => sayValue(field, each)).join(' ')];
+    })
+    .join(', ');

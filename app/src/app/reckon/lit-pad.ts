@@ -1,18 +1,16 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, input, output } from '@angular/core';
 import { Card } from '@enumeron/core/deck';
 import { PackStore } from '../pack/pack.store';
 import { CardPad } from '../shared/card-pad';
 
-/** The pad of a wide screen, and which field a press on it fills. */
+/** The pad of a wide screen, under the question that it answers. */
 @Component({
   selector: 'en-lit-pad',
   imports: [CardPad],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<p>
-      A press here is <strong>{{ fills() }}</strong>
-    </p>
+  template: `<p>{{ asks() }}</p>
     <en-card-pad
-      [label]="label()"
+      [label]="asks()"
       [pack]="pack.now()"
       [selected]="selected()"
       (picked)="picked.emit($event)"
@@ -20,24 +18,17 @@ import { CardPad } from '../shared/card-pad';
   styles: `
     p {
       margin: 0 0 0.5rem;
-      color: var(--muted);
-      font-size: 0.9rem;
-    }
-    strong {
       color: var(--gold-line);
+      font-weight: 650;
+      font-size: 0.95rem;
     }
   `,
 })
 export class LitPad {
-  /** What it fills, as it goes on in a sentence: `the card wanted`. */
-  readonly fills = input.required<string>();
+  /** What is asked for: `Which card was at the first cut?` or `Tap the card you saw at the face`. */
+  readonly asks = input.required<string>();
   readonly selected = input<Card>();
   readonly picked = output<Card>();
 
   protected readonly pack = inject(PackStore);
-  protected readonly label = computed(() =>
-    this.fills()
-      .replace(/^the /, '')
-      .replace(/^./, (letter) => letter.toUpperCase()),
-  );
 }

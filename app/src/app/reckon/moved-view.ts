@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { Card, sayProblem } from '@enumeron/core/deck';
+import { applyMove } from '@enumeron/core/moves';
 import { reckonMovedCard } from '@enumeron/core/reckon/patterns';
 import { PackStore } from '../pack/pack.store';
 import { NextCard } from '../shared/next-card';
@@ -58,6 +59,14 @@ export class MovedView {
 
   protected again(): void {
     void this.store.set(PATH, 'told', undefined);
+  }
+
+  /** The pack of the rail, riffled once, and a card taken from about a third of it to further down. */
+  protected tryExample(): void {
+    const riffled = applyMove(this.pack.now(), { kind: 'riffle', seed: 5 });
+    const third = Math.ceil(riffled.length / 3);
+    const move = { kind: 'move packet', from: third, to: third, after: 2 * third, reversed: false } as const;
+    void this.store.set(PATH, 'told', [...applyMove(riffled, move)]);
   }
 
   protected async apply(): Promise<void> {

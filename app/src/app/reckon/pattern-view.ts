@@ -14,12 +14,12 @@ import { HandSum } from '../shared/hand-sum';
 import { Scripts } from '../shared/scripts';
 import { TRY_KEY_CARD } from '../workers/key-card';
 import { DoPanel } from './do-panel';
-import { completeValues } from './field';
+import { completeValues, sayValues } from './field';
 import { KnownList } from './known-list';
-import { PATTERN_NAMES } from './pattern-names';
-import { PATTERNS } from './patterns';
+import { PatternPack, PATTERNS } from './patterns';
 import { TellFields } from './tell-fields';
 import { Telling } from './telling';
+import { wayAt } from './ways';
 
 /** How many riffles a key card is tried over, on how many packs, from which seed. */
 const [RIFFLES, PACKS, SEED] = [5, 40_000, 7];
@@ -47,7 +47,7 @@ export class PatternView {
   protected readonly pattern = computed(
     () => PATTERNS.find(({ path }) => path === this.path()) ?? PATTERNS[0],
   );
-  protected readonly name = computed(() => PATTERN_NAMES[this.pattern().path]);
+  protected readonly name = computed(() => wayAt(this.pattern().path).name);
   private readonly values = this.store.values(computed(() => this.pattern().path));
   protected readonly telling = new Telling(this.pattern, this.values, ({ name }, value) => {
     void this.store.set(this.pattern().path, name, value);
@@ -81,16 +81,17 @@ export class PatternView {
     { initialValue: NO_ESTIMATES },
   );
 
+  private readonly patternPack = computed<PatternPack>(() => ({
+    home: this.pack.home(),
+    now: this.pack.now(),
+    bank: this.bank(),
+    shift: this.settings.tolerance().shift,
+    estimates: this.estimates(),
+  }));
   private readonly outcome = computed(() =>
     this.telling.lacking() || this.lacksBank()
       ? undefined
-      : this.pattern().reckon(completeValues(this.pattern(), this.values()), {
-          home: this.pack.home(),
-          now: this.pack.now(),
-          bank: this.bank(),
-          shift: this.settings.tolerance().shift,
-          estimates: this.estimates(),
-        }),
+      : this.pattern().reckon(completeValues(this.pattern(), this.values()), this.patternPack()),
   );
   protected readonly reckoning = computed(() => {
     const outcome = this.outcome();
@@ -102,13 +103,24 @@ export class PatternView {
   protected readonly missing = computed(() => {
     const outcome = this.outcome();
     if (outcome && !outcome.ok) return sayProblem(outcome.problems[0]);
-    return this.lacksBank()
-      ? 'A bank is needed for this.'
-      : `Tell ${this.telling.lacking()?.label.toLowerCase() ?? ''}.`;
+    return this.lacksBank() ? 'A bank is needed for this.' : (this.telling.lacking()?.asks ?? '');
+  });
+  /** Values to try it with. */
+  private readonly exampleValues = computed(() =>
+    this.lacksBank() ? undefined : this.pattern().example?.(this.patternPack()),
+  );
+  protected readonly example = computed(() => {
+    const values = this.exampleValues();
+    return values && sayValues(this.pattern(), values);
   });
 
   constructor() {
     markOnRail(() => this.reckoning()?.marks ?? []);
+  }
+
+  protected tryExample(): void {
+    const values = this.exampleValues();
+    if (values) void this.store.fill(this.pattern().path, values);
   }
 
   protected clear(): void {

@@ -19,9 +19,9 @@ import { FACT_FORMS } from './fact-forms';
 import { FactsView } from './facts-view';
 import { HandlingMap } from './handling-map';
 import { MovedView } from './moved-view';
-import { PATTERN_NAMES } from './pattern-names';
 import { PatternView } from './pattern-view';
 import { PATTERNS } from './patterns';
+import { WAYS } from './ways';
 
 const [tidemark, , harbours, breakwater] = sampleOrders();
 const card = (name: string): Card => parseCard(name) as Card;
@@ -73,7 +73,10 @@ const fill = async (rendered: Rendered<unknown>, index: number, text: string): P
 };
 
 test('every pattern has a name, asks for something, and answers a pack of its kind', () => {
-  expect(PATTERNS.map(({ path }) => path)).toEqual(Object.keys(PATTERN_NAMES));
+  const other = ['', 'seen', 'shuffled', 'map'];
+  expect(PATTERNS.map(({ path }) => path)).toEqual(
+    WAYS.map(({ path }) => path).filter((path) => !other.includes(path)),
+  );
   for (const pattern of PATTERNS) {
     expect(pattern.fields.some(({ setup }) => !setup)).toBe(true);
     expect(pattern.lead).toMatch(/[.?]$/);
@@ -84,9 +87,9 @@ test('every pattern has a name, asks for something, and answers a pack of its ki
 describe('a pattern', () => {
   test('asks for what is lacking, field by field, and answers as soon as it can', async () => {
     const rendered = await open('two-cuts');
-    expect(answer(rendered)).toBe('Tell seen at the first cut.');
+    expect(answer(rendered)).toBe('Which card was at the first cut?');
     await press(rendered, '9D');
-    expect(answer(rendered)).toBe('Tell seen at the deeper cut.');
+    expect(answer(rendered)).toBe('Which card was at the deeper cut?');
     await press(rendered, '6D');
     expect(answer(rendered)).toBe('Push off 4 cards: the next says 5');
     const marks = TestBed.inject(RailMarks).marks();
@@ -117,7 +120,7 @@ describe('a pattern', () => {
     const again = await open('gap');
     expect(answer(again)).toBe('The card is K♥');
     await again.click('Clear');
-    expect(answer(again)).toBe('Tell above the gap.');
+    expect(answer(again)).toBe('Which card lies above the gap?');
   });
 
   test('is applied to the pack, and that is one action', async () => {
@@ -215,7 +218,7 @@ describe('whatever was seen', () => {
 
   test('one press a fact; what is settled is taken as the pack', async () => {
     const rendered = await render(FactsView);
-    expect(answer(rendered)).toBe('Tell what you saw.');
+    expect(answer(rendered)).toBe('What happened, and what did you see?');
     await tell(rendered, 'cut');
     await submit(rendered);
     expect(answer(rendered)).toBe('Glimpse the face: that settles it');
@@ -245,7 +248,7 @@ describe('whatever was seen', () => {
     expect(TestBed.inject(FactsStore).facts()).toEqual([]);
     expect(document.activeElement).toBe(rendered.all('.fields input')[0]);
     await submit(rendered);
-    await until(() => document.body.textContent.includes('Tell at the first cut first.'));
+    await until(() => document.body.textContent.includes('Which card was at the first cut?'));
     await press(rendered, '9D');
     await press(rendered, '6D');
     await submit(rendered);
@@ -255,7 +258,7 @@ describe('whatever was seen', () => {
     await submit(rendered);
     expect(TestBed.inject(FactsStore).facts()[1]).toEqual({ kind: 'lift', size: [20, 20] });
     await rendered.click('Take all back');
-    expect(answer(rendered)).toBe('Tell what you saw.');
+    expect(answer(rendered)).toBe('What happened, and what did you see?');
   });
 
   test('a cut that was not told is put before the rest by one press', async () => {

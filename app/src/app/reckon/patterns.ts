@@ -17,7 +17,7 @@ import {
 } from '@enumeron/core/reckon/patterns';
 import { Values } from '../pack/patterns.store';
 import { Field, Form } from './field';
-import { PatternPath } from './pattern-names';
+import { PatternPath } from './ways';
 
 /** The pack that a pattern is asked of. */
 export interface PatternPack {
@@ -37,17 +37,27 @@ export interface Pattern extends Form {
   /** What it is for, in one sentence. */
   readonly lead: string;
   readonly needsBank?: boolean;
+  /** Values to try it with, for whoever has none yet. */
+  example?(pack: PatternPack): Values;
   reckon(values: Values, pack: PatternPack): Reckoned;
 }
 
-const card = (name: string, label: string): Field => ({ name, label, kind: 'card' });
-const optional = (field: Field): Field => ({ ...field, optional: true });
-const number = (name: string, label: string, part: Partial<Field> = {}): Field => ({
+const card = (name: string, label: string, asks: string, part: Partial<Field> = {}): Field => ({
   name,
   label,
+  asks,
+  kind: 'card',
+  ...part,
+});
+const number = (name: string, label: string, asks: string, part: Partial<Field> = {}): Field => ({
+  name,
+  label,
+  asks,
   kind: 'number',
   ...part,
 });
+const setup = (name: string, label: string, start: number, part: Partial<Field> = {}): Field =>
+  number(name, label, `${label}?`, { setup: true, start, ...part });
 
 /** The value of a field that holds a number, card or rank; the fields are checked before a pattern is asked. */
 const num = (values: Values, name: string): number => values[name] as number;
@@ -56,18 +66,33 @@ const list = (values: Values, name: string): readonly number[] =>
   (values[name] as readonly number[] | undefined) ?? [];
 const bankOf = ({ bank }: PatternPack): Bank => bank ?? { cards: [], places: [] };
 
+/** The card at a part of the pack from the top (0) to the face (1): one for an example. */
+const cardAtPart = (now: Order, part: number): number => now[Math.round((now.length - 1) * part)];
+/** A card of the bank, for an example. */
+const ofBank = (pack: PatternPack): number => {
+  const { cards } = bankOf(pack);
+  return cards[Math.floor(cards.length / 2)];
+};
+
 export const PATTERNS: readonly Pattern[] = [
   {
     path: 'number-line',
     lead: 'You call cards until they say stop, then run along numbers until they say stop again.',
     fields: [
-      optional(card('key', 'Key card at the face')),
-      optional(card('stopped', 'Called when they said stop')),
-      number('number', 'Number when they said stop', { optional: true }),
-      number('below', 'No stack: cards below the key', { optional: true, least: 0 }),
-      number('lead', 'The row and the line go from', { setup: true, start: 20 }),
-      number('decoys', 'Cards called before the row', { setup: true, start: 2, least: 0, most: 3 }),
-      number('before', 'Invite the stop before it by', { setup: true, start: 10, least: 0 }),
+      card('key', 'Key card at the face', 'Which card is at the face?', { optional: true }),
+      card('stopped', 'Called when they said stop', 'At which card did they say stop?', {
+        optional: true,
+      }),
+      number('number', 'Number when they said stop', 'At which number did they say stop?', {
+        optional: true,
+      }),
+      number('below', 'No stack: cards below the key', 'How many cards lie below the key?', {
+        optional: true,
+        least: 0,
+      }),
+      setup('lead', 'Row and line of', 20),
+      setup('decoys', 'Cards called before the row', 2, { least: 0, most: 3 }),
+      setup('before', 'Invite the stop before the card by', 10, { least: 0 }),
     ],
     reckon: (values, { home, now, shift }) =>
       reckonNumberLine(
@@ -90,7 +115,16 @@ export const PATTERNS: readonly Pattern[] = [
   {
     path: 'two-cards',
     lead: 'Their card comes to your number; which card do you claim for theirs?',
-    fields: [card('card', 'Their card'), number('mine', 'Your number'), number('theirs', 'Their number')],
+    fields: [
+      card('card', 'Their card', 'Which is their card?'),
+      number('mine', 'Your number', 'Which is your number?'),
+      number('theirs', 'Their number', 'Which is their number?'),
+    ],
+    example: ({ now }) => ({
+      card: cardAtPart(now, 0.4),
+      mine: Math.ceil(now.length / 4),
+      theirs: now.length - 2,
+    }),
     reckon: (values, { now }) =>
       reckonTwoCards(now, num(values, 'card'), num(values, 'mine'), num(values, 'theirs')),
   },
@@ -98,13 +132,14 @@ export const PATTERNS: readonly Pattern[] = [
     path: 'two-cuts',
     lead: 'A packet is cut and turned over onto the pack, then a deeper one.',
     fields: [
-      card('first', 'Seen at the first cut'),
-      card('second', 'Seen at the deeper cut'),
-      number('plain', 'Plain cards on the prediction', { setup: true, start: 4, least: 0 }),
-      number('from', 'Numbers from', { setup: true, start: 5 }),
-      number('to', 'Numbers to', { setup: true, start: 24 }),
-      number('markEvery', 'One marked in (0: none)', { setup: true, start: 5, least: 0 }),
+      card('first', 'At the first cut', 'Which card was at the first cut?'),
+      card('second', 'At the deeper cut', 'Which card was at the deeper cut?'),
+      setup('plain', 'Plain cards on the prediction', 4, { least: 0 }),
+      setup('from', 'Numbers from', 5),
+      setup('to', 'Numbers to', 24),
+      setup('markEvery', 'One marked in (0: none)', 5, { least: 0 }),
     ],
+    example: ({ now }) => ({ first: cardAtPart(now, 0.25), second: cardAtPart(now, 0.5) }),
     reckon: (values, { now }) =>
       reckonTwoCuts(now, num(values, 'first'), num(values, 'second'), {
         plain: num(values, 'plain'),
@@ -116,14 +151,16 @@ export const PATTERNS: readonly Pattern[] = [
   {
     path: 'packet',
     lead: 'A packet is lifted and counted by fives: which bank card is at its face?',
-    fields: [number('size', 'Cards in the packet')],
+    fields: [number('size', 'Cards in the packet', 'How many cards are in the packet?')],
+    example: (pack) => ({ size: pack.now.indexOf(ofBank(pack)) + 1 }),
     needsBank: true,
     reckon: (values, pack) => reckonBankPacket(pack.now, bankOf(pack), num(values, 'size')),
   },
   {
     path: 'count-down',
     lead: 'The selection lies behind a bank. A cut shows a bank card at the face: where is it now?',
-    fields: [card('face', 'Seen at the face')],
+    fields: [card('face', 'At the face', 'Which card is at the face?')],
+    example: (pack) => ({ face: ofBank(pack) }),
     needsBank: true,
     reckon: (values, pack) => reckonCountDown(pack.now, bankOf(pack), num(values, 'face')),
   },
@@ -131,10 +168,11 @@ export const PATTERNS: readonly Pattern[] = [
     path: 'next-ranks',
     lead: 'The ranks of the next two cards at a cut add up to the cards in the packet.',
     fields: [
-      { name: 'first', label: 'The next rank', kind: 'rank' },
-      { name: 'second', label: 'And the one after', kind: 'rank' },
-      number('prepared', 'Prepared place', { setup: true, start: 10 }),
+      { name: 'first', label: 'The next rank', asks: 'What is the next rank?', kind: 'rank' },
+      { name: 'second', label: 'And the one after', asks: 'What is the rank after it?', kind: 'rank' },
+      setup('prepared', 'Prepared place', 10),
     ],
+    example: () => ({ first: 4, second: 9 }),
     reckon: (values, { now }) =>
       reckonNextRanks(
         now,
@@ -146,22 +184,34 @@ export const PATTERNS: readonly Pattern[] = [
   {
     path: 'composed-card',
     lead: 'Two cards are laid aside from the top of a cut: they name a third. Where does it lie?',
-    fields: [card('first', 'The first of the two')],
+    fields: [card('first', 'The first of the two', 'Which is the first of the two cards?')],
+    example: ({ now }) => ({ first: cardAtPart(now, 0.5) }),
     reckon: (values, { now }) => reckonComposedCard(now, num(values, 'first')),
   },
   {
     path: 'gap',
     lead: 'One or two cards were taken; you see what lies above and below the gap.',
-    fields: [card('above', 'Above the gap'), card('below', 'Below the gap')],
+    fields: [
+      card('above', 'Above the gap', 'Which card lies above the gap?'),
+      card('below', 'Below the gap', 'Which card lies below the gap?'),
+    ],
+    example: ({ now }) => ({ above: now[1], below: now[3 % now.length] }),
     reckon: (values, { now }) => reckonGap(now, num(values, 'above'), num(values, 'below')),
   },
   {
     path: 'short-group',
     lead: 'After a shuffle one group of like ranks is short. Which card is it, and which three lead to it?',
     fields: [
-      { name: 'rank', label: 'The short rank', kind: 'rank' },
-      { name: 'suits', label: 'Suits that are there', kind: 'suits', optional: true },
+      { name: 'rank', label: 'The short rank', asks: 'Which rank is short?', kind: 'rank' },
+      {
+        name: 'suits',
+        label: 'Suits that are there',
+        asks: 'Which suits of it are there?',
+        kind: 'suits',
+        optional: true,
+      },
     ],
+    example: () => ({ rank: 7, suits: [0, 1, 3] }),
     reckon: (values, { now }) =>
       reckonShortGroup(now, num(values, 'rank') as Rank, list(values, 'suits') as readonly Suit[]),
   },
@@ -169,10 +219,11 @@ export const PATTERNS: readonly Pattern[] = [
     path: 'key-card',
     lead: 'The next bank card in front of the key leads to the selection. How sure is that?',
     fields: [
-      card('key', 'The key card'),
-      number('riffles', 'Riffles', { start: 1, most: 5 }),
-      number('spread', 'Stops spread about the middle by', { setup: true, start: 6 }),
+      card('key', 'The key card', 'Which is the key card?'),
+      number('riffles', 'Riffles', 'How many riffles?', { start: 1, most: 5 }),
+      setup('spread', 'Stops spread about the middle by', 6),
     ],
+    example: (pack) => ({ key: ofBank(pack) }),
     needsBank: true,
     reckon: (values, pack) =>
       reckonKeyCard(
@@ -187,7 +238,16 @@ export const PATTERNS: readonly Pattern[] = [
   {
     path: 'dealt-back',
     lead: 'So many are counted singly and dropped back, in rounds. Where does the card end?',
-    fields: [card('card', 'The card'), { name: 'counts', label: 'Counted in each round', kind: 'numbers' }],
+    fields: [
+      card('card', 'The card', 'Which card is followed?'),
+      {
+        name: 'counts',
+        label: 'Counted in each round',
+        asks: 'How many are counted in each round?',
+        kind: 'numbers',
+      },
+    ],
+    example: ({ now }) => ({ card: cardAtPart(now, 0.1), counts: [9, 14] }),
     reckon: (values, { now }) => reckonDealtBack(now, num(values, 'card'), list(values, 'counts')),
   },
 ];

@@ -75,7 +75,7 @@ test('a pattern: the pad goes from field to field, and clears them', async () =>
   await tap(view, 'nine', 'diamonds', 'seven', 'spades');
   expect(answer(view)).toContain('it says 10');
   await tap(view, 'clear');
-  expect(answer(view)).toContain('Tell seen at the first cut.');
+  expect(answer(view)).toContain('Which card was at the first cut?');
   // On past the second card to the numbers of the set-up.
   await tap(view, 'next', 'next', '6');
   expect(view.find('summary').textContent).toContain('plain cards on the prediction 6');

@@ -1,43 +1,32 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router, RouterOutlet } from '@angular/router';
 import { filter, map, startWith } from 'rxjs';
-import { PatternBar } from './pattern-bar';
+import { LatelyStore } from '../data/lately.store';
+import { WayList } from './way-list';
 
-/** I saw this, they named that: what do I do? Each pattern in the one shape: seen, known, wanted, do. */
+/** I saw this, they named that: what do I do? Each way in has the one shape: seen, known, wanted, do. */
 @Component({
   selector: 'en-reckon-room',
-  imports: [PatternBar, RouterOutlet],
+  imports: [RouterOutlet, WayList],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<h1 class="spoken">Reckon</h1>
     <div class="sheet">
-      <en-pattern-bar [path]="path()" />
+      <en-way-list [path]="path()" [lately]="lately.ways()" />
       <router-outlet />
     </div>`,
   styles: `
-    .sheet {
-      position: relative;
-    }
-    /* In the head of the last column. */
-    en-pattern-bar {
-      position: absolute;
-      z-index: 1;
-      top: 14px;
-      right: 20px;
-    }
     @media (max-width: 699.98px) {
       .sheet {
         border: 0;
         background: none;
-      }
-      en-pattern-bar {
-        position: static;
       }
     }
   `,
 })
 export class ReckonRoom {
   private readonly router = inject(Router);
+  protected readonly lately = inject(LatelyStore);
   private readonly url = toSignal(
     this.router.events.pipe(
       filter((event) => event instanceof NavigationEnd),
@@ -47,4 +36,8 @@ export class ReckonRoom {
     { initialValue: this.router.url },
   );
   protected readonly path = computed(() => this.url().split(/[/?#]/)[2] ?? '');
+
+  constructor() {
+    effect(() => this.lately.use(this.path()));
+  }
 }

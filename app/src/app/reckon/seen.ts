@@ -30,7 +30,11 @@ export class Seen {
 
   protected readonly padLabel = computed(() => {
     const active = this.entry.active();
-    return active === 'face' ? 'seen at the face' : active === 'top' ? 'seen on top' : 'wanted';
+    return active === 'face'
+      ? 'Tap the card you saw at the face'
+      : active === 'top'
+        ? 'Tap the card you saw on top'
+        : 'Tap the card they named';
   });
   protected readonly selected = computed(() => {
     const active = this.entry.active();

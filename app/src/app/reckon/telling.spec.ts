@@ -6,6 +6,7 @@ import { Telling } from './telling';
 const field = (name: string, kind: Field['kind'], part: Partial<Field> = {}): Field => ({
   name,
   label: name,
+  asks: `${name}?`,
   kind,
   ...part,
 });

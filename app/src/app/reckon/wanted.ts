@@ -88,6 +88,14 @@ export class Wanted {
     return `The pack has ${this.pack.size()} cards. Name a number from 1 to ${this.pack.size()}.`;
   });
 
+  /** A card and a number to try it with, while neither is named. */
+  protected readonly example = computed(() => {
+    const now = this.pack.now();
+    return this.wanted.card() === undefined && this.wanted.number() === undefined && now.length > 2
+      ? { card: now[Math.floor(now.length * 0.38)], number: Math.ceil(now.length * 0.28) }
+      : undefined;
+  });
+
   protected readonly offsetAfter = computed(() => {
     const move = this.wanted.chosen()?.move;
     return move && offsetOf(this.pack.home(), this.pack.preview(move));

@@ -8,7 +8,7 @@ const STEPS: Readonly<Record<string, (columns: number) => number>> = {
   ArrowDown: (columns) => columns,
 };
 
-/** One tab stop for all buttons inside; the arrow keys, Home and End go from one to the next. */
+/** One tab stop for all buttons or links inside; the arrow keys, Home and End go from one to the next. */
 @Directive({
   selector: '[enRovingGrid]',
   host: { '(keydown)': 'move($event)', '(focusin)': 'stopAt($event.target)' },
@@ -17,7 +17,7 @@ export class RovingGrid {
   /** How many buttons stand in a row. */
   readonly columns = input.required<number>({ alias: 'enRovingGrid' });
   private readonly host: HTMLElement = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
-  private stop: HTMLButtonElement | undefined;
+  private stop: HTMLElement | undefined;
 
   constructor() {
     afterEveryRender(() => {
@@ -29,7 +29,7 @@ export class RovingGrid {
 
   protected move(event: KeyboardEvent): void {
     const buttons = this.buttons();
-    const from = buttons.indexOf(event.target as HTMLButtonElement);
+    const from = buttons.indexOf(event.target as HTMLElement);
     if (from < 0 || event.ctrlKey || event.metaKey || event.altKey) return;
     const last = buttons.length - 1;
     const to =
@@ -53,7 +53,7 @@ export class RovingGrid {
     button.tabIndex = 0;
   }
 
-  private buttons(): HTMLButtonElement[] {
-    return [...this.host.querySelectorAll<HTMLButtonElement>('button[data-cell]:not(:disabled)')];
+  private buttons(): HTMLElement[] {
+    return [...this.host.querySelectorAll<HTMLElement>('[data-cell]:not(:disabled)')];
   }
 }

@@ -5,6 +5,7 @@ import { DAMAGED } from './damaged';
 import { DRAFTS } from './drafts';
 import { FACTS } from './facts';
 import { JOURNAL } from './journal';
+import { LATELY } from './lately';
 import { ORDERS } from './orders';
 import { PACK } from './pack';
 import { PATTERNS_TOLD } from './patterns';
@@ -31,6 +32,7 @@ export const KINDS: readonly Kind[] = [
   SNAPSHOTS,
   SEEDED,
   BACKUPS,
+  LATELY,
 ];
 
 export const kindNamed = (name: string): Kind | undefined => KINDS.find((kind) => kind.name === name);

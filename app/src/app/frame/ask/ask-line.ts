@@ -20,7 +20,7 @@ import {
 import { SettingsStore } from '../../data/settings.store';
 import { PackStore } from '../../pack/pack.store';
 import { CardText } from '../../shared/card-text';
-import { ask, Intent, Reply } from './ask';
+import { ask, Completion, Intent, Reply } from './ask';
 
 /** One option of the answer: what was understood, what is wrong, what must come next, or a way to go on. */
 interface Answer {
@@ -30,6 +30,8 @@ interface Answer {
   /** The whole line that a completion makes. */
   readonly text?: string;
   readonly usage?: string;
+  /** What choosing it does at once. */
+  readonly intent?: Intent;
 }
 
 const answersOf = ({ intent, says, note, problem, hint, completions }: Reply): readonly Answer[] => [
@@ -121,7 +123,7 @@ export class AskLine {
         this.trigger().closePanel();
         this.emptyEntered.emit();
       } else if (this.reply().intent) this.act();
-      else if (this.reply().completions.length > 0) this.goOn(this.reply().completions[0].text);
+      else if (this.reply().completions.length > 0) this.take(this.reply().completions[0]);
     }
   }
 
@@ -131,16 +133,25 @@ export class AskLine {
   }
 
   protected choose({ option }: MatAutocompleteSelectedEvent): void {
-    const { text } = option.value as Answer;
+    const { text, intent } = option.value as Answer;
     option.deselect(false);
-    if (text !== undefined) this.goOn(text);
+    if (intent) this.actOn(intent);
+    else if (text !== undefined) this.goOn(text);
     else this.act();
   }
 
   /** Does what the line says at this moment; the list may still show what it said a key ago. */
   private act(): void {
     const { intent } = this.reply();
-    if (!intent) return;
+    if (intent) this.actOn(intent);
+  }
+
+  private take({ text, intent }: Completion): void {
+    if (intent) this.actOn(intent);
+    else this.goOn(text);
+  }
+
+  private actOn(intent: Intent): void {
     this.clear();
     this.trigger().closePanel();
     this.asked.emit(intent);

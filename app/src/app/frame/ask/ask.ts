@@ -24,6 +24,8 @@ import {
   toleratedFirst,
 } from '@enumeron/core/reckon';
 import { Fact } from '@enumeron/core/reckon/facts';
+import { Values } from '../../pack/patterns.store';
+import { Way } from '../../reckon/ways';
 import { Room, ROOMS } from '../rooms';
 import { FACT_WORDS, sayFact } from './ask-facts';
 
@@ -37,7 +39,8 @@ export type Intent =
   | { readonly do: 'tell'; readonly fact: Fact }
   | { readonly do: 'riffled'; readonly riffles: number }
   | { readonly do: 'undo' | 'redo' | 'help' | 'swap' }
-  | { readonly do: 'go'; readonly room: Room };
+  | { readonly do: 'go'; readonly room: Room }
+  | { readonly do: 'open'; readonly room: Room; readonly way: Way; readonly values?: Values };
 
 /** A way to go on typing: the whole line it makes, and what it would mean. */
 export interface Completion {
@@ -45,6 +48,8 @@ export interface Completion {
   /** How the whole line will look, where that says more than its beginning. */
   readonly usage?: string;
   readonly says: string;
+  /** What it does at once; without it the line goes on. */
+  readonly intent?: Intent;
 }
 
 /** What the ask line answers: what it understood, or what is wrong, and how one may go on. */
@@ -154,7 +159,7 @@ const see = ({ home, now }: Asked, at: 'face' | 'top', text: string | undefined)
     intent: { do: 'see', at, card },
     says: `${showCard(card)} ${at === 'face' ? 'at the face' : 'on top'}`,
     note: offset === undefined ? undefined : `in the home order that is turned by ${offset}`,
-    completions: [],
+    completions: waysFrom({ kind: 'seen', at, card }),
   };
 };
 
@@ -187,6 +192,40 @@ const notCard = (text: string, before = ''): Reply => {
     : wrong(`“${text.slice(0, 20)}” is not a card. ${whyNotCard(text)}`);
 };
 
+/** Every way into a room, with the room. */
+const WAYS_IN = ROOMS.flatMap((room) => (room.ways ?? []).map((way) => ({ room, way })));
+
+const openWay = (room: Room, way: Way, values?: Values): Intent => ({
+  do: 'open',
+  room,
+  way,
+  ...(values ? { values } : {}),
+});
+
+const callWay = (room: Room, way: Way): Reply => ({
+  intent: openWay(room, way),
+  says: `Open ${way.name}`,
+  note: `Seen: ${way.seen}. Asked: ${way.asked}.`,
+  completions: [],
+});
+
+/** Ways in whose words hold a beginning that was typed. */
+const waysFor = (text: string): Completion[] =>
+  WAYS_IN.filter(({ way: { words } }) => ` ${words}`.includes(` ${text}`)).map(({ room, way }) => ({
+    text: way.words,
+    says: `${way.name}: ${way.asked}`,
+    intent: openWay(room, way),
+  }));
+
+/** Ways in that go on from a fact. */
+const waysFrom = (fact: Fact): Completion[] =>
+  WAYS_IN.flatMap(({ room, way }) => {
+    const values = way.take?.(fact);
+    return values
+      ? [{ text: way.words, says: `${way.name}, with this`, intent: openWay(room, way, values) }]
+      : [];
+  });
+
 const tell = (
   { now }: Asked,
   { word, ofCards, read }: (typeof FACT_WORDS)[number],
@@ -194,7 +233,11 @@ const tell = (
 ): Reply => {
   const reading = read(rest, now);
   if ('fact' in reading)
-    return { intent: { do: 'tell', fact: reading.fact }, says: sayFact(reading.fact), completions: [] };
+    return {
+      intent: { do: 'tell', fact: reading.fact },
+      says: sayFact(reading.fact),
+      completions: waysFrom(reading.fact),
+    };
   if ('hint' in reading) return { hint: reading.hint, completions: [] };
   const completions = ofCards
     ? cardCompletions(rest[rest.length - 1], [word, ...rest.slice(0, -1), ''].join(' '))
@@ -254,6 +297,7 @@ const beginnings = (text: string): Completion[] => [
     text: name.toLowerCase(),
     says: `open ${name}`,
   })),
+  ...waysFor(text),
 ];
 
 const NUMBER = /^\d{1,3}$/;
@@ -277,18 +321,28 @@ const oneWord = (asked: Asked, text: string): Reply => {
   return wrong(`“${text.slice(0, 20)}” is no card, number or word of the ask line. Type help for a list.`);
 };
 
-/**
- * Reads what was typed into the ask line and answers it against the pack.
- *
- * @param text anything.
- */
-export const ask = (text: string, asked: Asked): Reply => {
-  const words = joinCards(text).trim().toLowerCase().split(/\s+/);
-  if (words[0] === '') return NOTHING_YET;
+/** What cards, numbers and words are read as. */
+const read = (words: readonly string[], asked: Asked): Reply => {
   const known = wordReply(asked, words[0], words.slice(1));
   if (known) return known;
   if (words.length === 1) return oneWord(asked, words[0]);
   return words.length === 2
     ? cardAndNumber(asked, words)
     : wrong('That is too much at once: a card, a number, or a card and a number.');
+};
+
+/**
+ * Reads what was typed into the ask line and answers it against the pack.
+ *
+ * @param text anything.
+ */
+export const ask = (text: string, asked: Asked): Reply => {
+  const typed = text.trim().toLowerCase().replace(/\s+/g, ' ');
+  if (typed === '') return NOTHING_YET;
+  const called = WAYS_IN.find(({ way }) => way.words === typed);
+  if (called) return callWay(called.room, called.way);
+  const reply = read(joinCards(typed).toLowerCase().split(' '), asked);
+  const ways = typed.includes(' ') ? waysFor(typed) : [];
+  if (ways.length === 0) return reply;
+  return { ...(reply.problem ? {} : reply), completions: [...reply.completions, ...ways] };
 };

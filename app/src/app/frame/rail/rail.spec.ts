@@ -2,10 +2,13 @@ import { ComponentFixture, TestBed } from '@angular/core/testing';
 import { parseCard } from '@enumeron/core/deck';
 import { cut } from '@enumeron/core/moves';
 import { freshApp } from '../../../testing/fresh';
+import { onPhone } from '../../../testing/phone';
+import { render } from '../../../testing/render';
 import { sampleOrders } from '../../data/sample';
 import { PackStore } from '../../pack/pack.store';
 import { RailMarks } from '../../pack/marks';
 import { Rail } from './rail';
+import { RailStrip } from './rail-strip';
 import { gapAt, slotsOf } from './slot';
 
 const home = sampleOrders()[0].cards;
@@ -98,5 +101,42 @@ describe('the rail', () => {
     await fixture.whenStable();
     expect(slots()[16].classList).toContain('wanted');
     expect(slots()[51].getAttribute('aria-label')).toBe('place 52, king of hearts, stack number 3, seen');
+  });
+});
+
+describe('the strip of a phone', () => {
+  const marked = new Map([
+    [17, ['wanted'] as const],
+    [15, ['number'] as const],
+    [52, ['seen'] as const],
+  ]);
+
+  test('shows seam and marks, says them, and is opened by a tap', async () => {
+    await freshApp();
+    const slots = slotsOf(home, cut(home, 3), marked, []);
+    const strip = await render(RailStrip, { slots, seam: 49 });
+    expect(strip.all('.bar')).toHaveLength(52);
+    expect(strip.all('.bar')[16].classList).toContain('wanted');
+    expect(strip.all('.bar')[14].classList).toContain('number');
+    expect(strip.find('.seam').style.left).toMatch(/^94\.23/);
+    const button = strip.find('button');
+    expect(button.getAttribute('aria-label')).toBe(
+      'Open the rail. wanted: seven of diamonds at 17. seen: king of hearts at 52',
+    );
+    let toggled = 0;
+    strip.component.toggled.subscribe(() => toggled++);
+    button.click();
+    expect(toggled).toBe(1);
+  });
+
+  test('a phone shows the strip until it is opened', async () => {
+    onPhone();
+    await freshApp();
+    const rail = await render(Rail);
+    expect(rail.all('.slot')).toHaveLength(0);
+    await rail.click('Open the rail');
+    expect(rail.all('.slot')).toHaveLength(52);
+    await rail.click('Fold the rail');
+    expect(rail.all('.slot')).toHaveLength(0);
   });
 });

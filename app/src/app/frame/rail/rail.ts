@@ -15,6 +15,7 @@ import { RailPreview } from '../../pack/rail-preview';
 import { RovingGrid } from '../../shared/roving-grid';
 import { Viewport } from '../../shared/viewport';
 import { gapAt, Slot, slotsOf } from './slot';
+import { RailStrip } from './rail-strip';
 import { SlotMenu } from './slot-menu';
 import { MissingPart } from '../../shared/missing-part';
 
@@ -23,7 +24,7 @@ const NO_MARKS: Marks = new Map();
 /** The pack as it is now, one slot a card, with the seam that cuts it. */
 @Component({
   selector: 'en-rail',
-  imports: [MissingPart, RovingGrid, SlotMenu],
+  imports: [MissingPart, RailStrip, RovingGrid, SlotMenu],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './rail.html',
   styleUrl: './rail.scss',
@@ -32,9 +33,14 @@ export class Rail {
   protected readonly pack = inject(PackStore);
   private readonly marks = inject(RailMarks).marks;
   protected readonly preview = inject(RailPreview).preview;
-  protected readonly columns = inject(Viewport).railColumns;
+  private readonly viewport = inject(Viewport);
+  protected readonly columns = this.viewport.railColumns;
+  protected readonly phone = this.viewport.phone;
+  /** Whether a phone shows all slots, and not the strip alone. */
+  protected readonly opened = signal(false);
+  protected readonly folded = computed(() => this.phone() && !this.opened());
 
-  private readonly slotsBox = viewChild.required<ElementRef<HTMLElement>>('box');
+  private readonly slotsBox = viewChild<ElementRef<HTMLElement>>('box');
   /** Its script comes a moment after the first screen. */
   private readonly menu = viewChild<SlotMenu>('menu');
 
@@ -68,8 +74,8 @@ export class Rail {
 
   /** Back to the slot that the menu was about, wherever its card lies by now. */
   protected leaveMenu(): void {
-    const box = this.slotsBox().nativeElement;
-    box.querySelectorAll<HTMLElement>('button[data-cell]').item(this.asked()).focus();
+    const box = this.slotsBox()?.nativeElement;
+    box?.querySelectorAll<HTMLElement>('button[data-cell]').item(this.asked()).focus();
   }
 
   protected row(index: number): number {
@@ -88,8 +94,8 @@ export class Rail {
   }
 
   protected follow(event: PointerEvent): void {
-    if (this.held() === undefined) return;
-    const box = this.slotsBox().nativeElement.getBoundingClientRect();
+    const box = this.slotsBox()?.nativeElement.getBoundingClientRect();
+    if (this.held() === undefined || !box) return;
     this.held.set(gapAt({ x: event.clientX, y: event.clientY }, box, this.columns(), this.pack.size()));
   }
 
