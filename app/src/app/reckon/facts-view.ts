@@ -10,21 +10,34 @@ import {
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { MatButton, MatIconButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
-import { Card, sayProblem } from '@enumeron/core/deck';
-import { deduce, Deduction, describeFact, Fact, parseFact, reckonFacts } from '@enumeron/core/reckon/facts';
+import { Card, sayProblem, showCard, suitOf } from '@enumeron/core/deck';
+import {
+  describeFact,
+  describeState,
+  Fact,
+  findPossible,
+  parseFact,
+  Possible,
+  reckonFacts,
+  State,
+} from '@enumeron/core/reckon/facts';
 import { map, Observable, of, switchMap } from 'rxjs';
 import { MOST_FACTS } from '../data/kinds/facts';
 import { FactsStore } from '../pack/facts.store';
 import { markOnRail } from '../pack/marks';
 import { PackStore } from '../pack/pack.store';
+import { guessOnRail } from '../pack/rail-guess';
 import { Values, withValue } from '../pack/patterns.store';
 import { CardText } from '../shared/card-text';
+import { EntryField } from '../shared/entry-field';
 import { Notices } from '../shared/notices';
+import { cardCompleter, cardReader } from '../shared/reading';
 import { Scripts } from '../shared/scripts';
 import { DEDUCE_LONG } from '../workers/deduce';
 import { DoPanel } from './do-panel';
 import { FACT_FORMS } from './fact-forms';
 import { completeValues } from './field';
+import { describeGuesses, guessesOf } from './guesses';
 import { KnownList } from './known-list';
 import { TellFields } from './tell-fields';
 import { Telling } from './telling';
@@ -36,7 +49,7 @@ const AT_ONCE = 20_000;
 interface Told {
   readonly now: readonly Card[];
   readonly facts: readonly Fact[];
-  readonly deduction: Deduction | undefined;
+  readonly possible: Possible | undefined;
   /** Set when the worker could not work it out. */
   readonly failed?: true;
 }
@@ -44,7 +57,7 @@ interface Told {
 /** Whatever was seen, in any combination: every state of the pack that fits is run through. */
 @Component({
   selector: 'en-facts-view',
-  imports: [CardText, DoPanel, KnownList, MatButton, MatIcon, MatIconButton, TellFields],
+  imports: [CardText, DoPanel, EntryField, KnownList, MatButton, MatIcon, MatIconButton, TellFields],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './facts-view.html',
   styleUrl: './facts-view.scss',
@@ -70,7 +83,8 @@ export class FactsView {
     toObservable(this.asked).pipe(switchMap((asked) => this.deduced(asked.now, asked.facts))),
   );
   protected readonly busy = computed(() => this.told()?.facts !== this.store.facts());
-  protected readonly deduction = computed(() => (this.busy() ? undefined : this.told()?.deduction));
+  private readonly possible = computed(() => (this.busy() ? undefined : this.told()?.possible));
+  protected readonly deduction = computed(() => this.possible()?.deduction);
   /** What stands where the answer will be. */
   protected readonly waiting = computed(() =>
     !this.busy() && this.told()?.failed
@@ -106,15 +120,44 @@ export class FactsView {
     this.store.facts().length > 0 ? undefined : this.exampleFacts().map(describeFact).join(', '),
   );
 
+  /** The card that is looked for on the rail. */
+  protected readonly about = signal<Card | undefined>(undefined);
+  protected readonly suit = computed(() => {
+    const about = this.about();
+    return about === undefined ? undefined : suitOf(about);
+  });
+  protected readonly readCard = computed(() => cardReader(this.pack.now()));
+  protected readonly completeCard = computed(() => cardCompleter(this.pack.now()));
+  protected readonly showCard = showCard;
+  /** What may lie where, once something was told. */
+  protected readonly guesses = computed(() => {
+    const possible = this.possible();
+    return possible && this.store.facts().length > 0 && possible.guesses.length > 0
+      ? guessesOf(possible, this.about())
+      : undefined;
+  });
+  protected readonly shownOnRail = computed(() => {
+    const guesses = this.guesses();
+    return guesses && describeGuesses(guesses);
+  });
+  /** The states one by one, where they are few and not just one. */
+  protected readonly listed = computed(() => {
+    const possible = this.possible();
+    return possible && this.store.facts().length > 0 && possible.listed.length > 1
+      ? possible.listed.map((state) => ({ state, says: describeState(possible.deduction, state) }))
+      : [];
+  });
+
   constructor() {
     markOnRail(() => this.reckoning()?.marks ?? []);
+    guessOnRail(() => this.guesses());
   }
 
   private deduced(now: readonly Card[], facts: readonly Fact[]): Observable<Told> {
-    const at = (deduction: Deduction | undefined): Told => ({ now, facts, deduction });
-    const deduction = deduce(now, facts, AT_ONCE);
-    return deduction
-      ? of(at(deduction))
+    const at = (possible: Possible | undefined): Told => ({ now, facts, possible });
+    const possible = findPossible(now, facts, AT_ONCE);
+    return possible
+      ? of(at(possible))
       : this.deduceLong(now, facts).pipe(map(at), this.scripts.orElse({ ...at(undefined), failed: true }));
   }
 
@@ -155,6 +198,10 @@ export class FactsView {
 
   protected async tryExample(): Promise<void> {
     for (const fact of this.exampleFacts()) await this.store.add(fact);
+  }
+
+  protected async take({ pack }: State): Promise<void> {
+    await this.pack.become(pack, 'take one of the states as the pack');
   }
 
   protected async act(): Promise<void> {

@@ -1,7 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import { Card, cardOf, parseCard, RANKS, seededRng, showCard, sameOrder } from '@enumeron/core/deck';
 import { cut } from '@enumeron/core/moves';
-import { deduce, parseFact } from '@enumeron/core/reckon/facts';
+import { findPossible, parseFact } from '@enumeron/core/reckon/facts';
 import { keyCardCounter } from '@enumeron/core/reckon/patterns';
 import { of } from 'rxjs';
 import { freshApp, until } from '../../testing/fresh';
@@ -10,6 +10,7 @@ import { render, Rendered } from '../../testing/render';
 import { OrdersStore } from '../data/orders.store';
 import { sampleOrders } from '../data/sample';
 import { SettingsStore } from '../data/settings.store';
+import { RailGuess } from '../pack/rail-guess';
 import { FactsStore } from '../pack/facts.store';
 import { RailMarks } from '../pack/marks';
 import { PackStore } from '../pack/pack.store';
@@ -28,8 +29,8 @@ const card = (name: string): Card => parseCard(name) as Card;
 
 /** The workers' computations, done here. */
 const deduceHere: DeduceLong = (now, facts) => {
-  const deduction = deduce(now, facts);
-  return deduction ? of(deduction) : of();
+  const possible = findPossible(now, facts);
+  return possible ? of(possible) : of();
 };
 const tryHere: TryKeyCard = (now, bank, key, riffles, packs, seed) => {
   const counter = keyCardCounter(now, bank, key, riffles, seededRng(seed));
@@ -239,6 +240,42 @@ describe('whatever was seen', () => {
     expect(rendered.all('.facts .odd')).toHaveLength(1);
     await rendered.click('Take back: K♥ at the face');
     expect(rendered.all('.facts li')).toHaveLength(0);
+  });
+
+  test('the rail shows what may lie where, or where one card may lie; few states are listed and one is taken', async () => {
+    const rendered = await render(FactsView);
+    const rail = TestBed.inject(RailGuess);
+    expect(rail.guesses()).toBeUndefined();
+    const facts = TestBed.inject(FactsStore);
+    await facts.add({ kind: 'cut' });
+    await rendered.fixture.whenStable();
+    // Any card may lie at any place.
+    expect(rail.guesses()?.slots.map(({ below }) => below)).toEqual(Array(52).fill('52'));
+    expect(rail.guesses()?.slots[0].label).toContain('place 1, one of 52 cards');
+    await facts.add({ kind: 'taken', count: 1 });
+    await facts.add({ kind: 'row', cards: [tidemark.cards[3], tidemark.cards[5]] });
+    await facts.add({ kind: 'seen', at: 3, card: tidemark.cards[5] });
+    await rendered.fixture.whenStable();
+    expect(answer(rendered)).toContain('out Q♣');
+    await facts.clear();
+    await facts.add({ kind: 'lift', size: [20, 22] });
+    await rendered.fixture.whenStable();
+    expect(rendered.all('.states li').map((each) => each.textContent)).toHaveLength(3);
+    expect(rendered.find('.states li').textContent).toContain('Cards lifted 20');
+    await facts.clear();
+    await facts.add({ kind: 'cut' });
+    await facts.add({ kind: 'seen', at: 'face', card: card('KH') });
+    await rendered.fixture.whenStable();
+    const look = rendered.all('.known en-entry-field input')[0] as HTMLInputElement;
+    look.value = '7D';
+    look.dispatchEvent(new Event('input', { bubbles: true }));
+    await rendered.fixture.whenStable();
+    const slots = rail.guesses()?.slots ?? [];
+    expect(slots.map(({ below }) => below).join('')).toBe('100');
+    expect(slots[16].label).toBe('place 17, seven of diamonds 100 %');
+    expect(slots[0].label).toContain('cannot lie here');
+    rendered.fixture.destroy();
+    expect(rail.guesses()).toBeUndefined();
   });
 
   test('a form asks for all that it needs before it adds', async () => {

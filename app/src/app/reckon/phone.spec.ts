@@ -1,7 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import { parseCard, sameOrder, Card } from '@enumeron/core/deck';
 import { cut } from '@enumeron/core/moves';
-import { deduce } from '@enumeron/core/reckon/facts';
+import { findPossible } from '@enumeron/core/reckon/facts';
 import { of } from 'rxjs';
 import { freshApp, until } from '../../testing/fresh';
 import { onPhone } from '../../testing/phone';
@@ -25,7 +25,10 @@ let pack: PackStore;
 beforeEach(async () => {
   onPhone();
   await freshApp([
-    { provide: DEDUCE_LONG, useValue: (...asked: Parameters<typeof deduce>) => of(deduce(...asked)) },
+    {
+      provide: DEDUCE_LONG,
+      useValue: (...asked: Parameters<typeof findPossible>) => of(findPossible(...asked)),
+    },
     { provide: TRY_KEY_CARD, useValue: () => of([]) },
   ]);
   pack = TestBed.inject(PackStore);

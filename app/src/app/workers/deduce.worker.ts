@@ -1,9 +1,10 @@
 import { expose } from 'comlink';
 import { Card } from '@enumeron/core/deck';
-import { deduce, Deduction, Fact } from '@enumeron/core/reckon/facts';
+import { Fact, findPossible, Possible } from '@enumeron/core/reckon/facts';
 
 const deduceWorker = {
-  deduce: (now: readonly Card[], facts: readonly Fact[]): Deduction | undefined => deduce(now, facts),
+  findPossible: (now: readonly Card[], facts: readonly Fact[]): Possible | undefined =>
+    findPossible(now, facts),
 };
 
 export type DeduceWorker = typeof deduceWorker;

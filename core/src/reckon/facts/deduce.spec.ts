@@ -1,12 +1,13 @@
 import fc from 'fast-check';
 import stacks from '../../../test/vectors/stacks.json';
 import { Card, rankOf, secondOf } from '../../deck/card';
-import { parseCard } from '../../deck/notation';
+import { parseCard, showCard } from '../../deck/notation';
 import { Order } from '../../deck/order';
 import { cut } from '../../moves/cut';
 import { deal } from '../../moves/deal';
-import { deduce, Deduction } from './deduce';
+import { chancesOf, deduce, Deduction, findPossible, Possible } from './deduce';
 import { describeFact, Fact } from './fact';
+import { describeState } from './sayDeduction';
 
 const tidemark = stacks.tidemark.map((name) => parseCard(name) as Card);
 const from = (facts: readonly Fact[], now: Order = tidemark): Deduction => {
@@ -264,6 +265,50 @@ test('cut upon cut is one cut, however often; with a glimpse between them they a
     // A contradiction is still told by the facts as they stand.
     expect(from([...told, { kind: 'seen', at: 'top', card: again[0] }]).conflict).toEqual([9, 10]);
   }
+});
+
+test('what may lie where: the guesses, the chances of every card and the listed states are those of trying all', () => {
+  const small = [...tidemark.slice(0, 9), secondOf(tidemark[2])];
+  // A cut, then one card out: 10 · 10 states.
+  const packs: Order[] = [];
+  for (let count = 0; count < 10; count++)
+    for (let place = 0; place < 10; place++)
+      packs.push(cut(small, count).filter((_, index) => index !== place));
+  const told: Fact[] = [{ kind: 'cut' }, { kind: 'taken', count: 1 }];
+  const looks = packs.filter((pack) => [tidemark[2], secondOf(tidemark[2])].includes(pack[8]));
+  for (const [facts, tried] of [
+    [told, packs],
+    [[...told, { kind: 'seen', at: 'face', card: tidemark[2] } as const], looks],
+  ] as const) {
+    const possible = findPossible(small, facts) as Possible;
+    expect(possible.deduction).toEqual(from(facts, small));
+    expect(possible.deduction.states).toBe(tried.length);
+    possible.guesses.forEach(({ cards, likeliest, chance }, index) => {
+      const there = tried.map((pack) => pack[index]);
+      expect(cards).toBe(new Set(there).size);
+      const most = Math.max(...there.map((card) => there.filter((each) => each === card).length));
+      expect(there.filter((each) => each === likeliest)).toHaveLength(most);
+      expect(chance).toBeCloseTo(most / tried.length);
+    });
+    for (const card of tidemark.slice(0, 9))
+      expect(chancesOf(possible, card)).toEqual(
+        possible.guesses.map(
+          (_, index) => tried.filter((pack) => pack[index] % 54 === card).length / tried.length,
+        ),
+      );
+    expect(possible.listed).toEqual([]);
+  }
+  const few = findPossible(small, [
+    { kind: 'cut' },
+    { kind: 'seen', at: 'face', card: tidemark[2] },
+  ]) as Possible;
+  expect(few.listed.map(({ pack }) => pack)).toEqual([cut(small, 0), cut(small, 3)].map((pack) => pack));
+  expect(few.listed.map((state) => describeState(few.deduction, state))).toEqual([
+    `Cards cut 0, face ${showCard(small[9])}`,
+    `Cards cut 3, face ${showCard(small[2])}`,
+  ]);
+  // No state, and a pack whose size is open, show nothing.
+  expect(findPossible(small, [{ kind: 'dealt', count: 40 }])?.guesses).toEqual([]);
 });
 
 test('a budget that does not last gives nothing', () => {

@@ -4,7 +4,7 @@ import { Outcome } from '../../deck/problem';
 import { enumerate } from '../../table/enumerate';
 import { compile, Program } from '../../table/program';
 import { Step } from '../../table/step';
-import { baseOf, cardInWorld, World } from '../../table/world';
+import { baseOf, cardInWorld, packetInWorld, World } from '../../table/world';
 import { Fact, OUT, PACK, stepsOf, Unknown, unknownsOf } from './fact';
 
 /** How often each value came up, the most frequent first. */
@@ -29,6 +29,36 @@ export interface Deduction {
   /** Where no state fits: whether one would, had the pack been cut before all of it. */
   readonly unlessCut: boolean;
 }
+
+/** What may lie at a place, each state being as likely. */
+export interface Guess {
+  /** How many different cards may lie there; the two copies of a card count as two. */
+  readonly cards: number;
+  readonly likeliest: Card;
+  /** How likely that one is, above 0 up to 1. */
+  readonly chance: number;
+}
+
+/** One state of the pack that fits, with what it makes of each number or card that the facts left open. */
+export interface State {
+  readonly values: readonly number[];
+  readonly out: readonly Card[];
+  readonly pack: Order;
+}
+
+/** All that may be: what follows from facts, and where each card may lie. */
+export interface Possible {
+  readonly deduction: Deduction;
+  /** By place (index 0 for place 1); empty where the size of the pack is open or no state fits. */
+  readonly guesses: readonly Guess[];
+  /** All states, where they are at most MOST_LISTED; else none. */
+  readonly listed: readonly State[];
+  /** By index of place and card number: in how many states the card lies there. Read it with `chancesOf`. */
+  readonly lies: Uint32Array;
+}
+
+/** The most states that are listed one by one. */
+export const MOST_LISTED = 8;
 
 /** Card numbers are below this: first copies, jokers, second copies. */
 const CARDS = 108;
@@ -101,6 +131,8 @@ interface Gathered {
   readonly lies: Uint32Array;
   readonly sizes: Uint32Array;
   readonly out: Uint32Array;
+  /** The first states, up to MOST_LISTED. */
+  readonly first: readonly State[];
   /** For each unknown: how often each value came up. */
   readonly values: readonly { readonly index: number; readonly counts: Uint32Array }[];
 }
@@ -115,14 +147,21 @@ const gatherer = (program: Program, unknowns: readonly Unknown[]): Gathered => {
     counts: new Uint32Array(CARDS),
   }));
   const base = baseOf(pack);
+  const first: State[] = [];
   const visit = (world: World): void => {
     const size = world.sizes[pack];
     for (let index = 0; index < size; index++) lies[index * CARDS + (world.cards[base + index] & 127)]++;
     sizes[size]++;
     for (let place = 1; place <= world.sizes[outPacket]; place++) out[cardInWorld(world, outPacket, place)]++;
     for (const { index, counts } of values) counts[world.values[index]]++;
+    if (first.length < MOST_LISTED)
+      first.push({
+        values: values.map(({ index }) => world.values[index]),
+        out: packetInWorld(world, outPacket),
+        pack: packetInWorld(world, pack),
+      });
   };
-  return { visit, lies, sizes, out, values };
+  return { visit, lies, sizes, out, first, values };
 };
 
 /**
@@ -149,6 +188,27 @@ const bestLook = (lies: Uint32Array, size: number, states: number): Deduction['l
   return best;
 };
 
+const guessesFrom = (lies: Uint32Array, size: number, states: number): Guess[] =>
+  Array.from({ length: size }, (_, index) => {
+    const row = lies.subarray(index * CARDS, (index + 1) * CARDS);
+    let [cards, likeliest] = [0, 0];
+    row.forEach((count, card) => {
+      if (count > 0) cards++;
+      if (count > row[likeliest]) likeliest = card;
+    });
+    return { cards, likeliest, chance: row[likeliest] / states };
+  });
+
+/**
+ * How likely a card lies at each place, each state being as likely: index 0 for place 1. Either copy of a card that
+ * is there twice counts.
+ */
+export const chancesOf = ({ guesses, lies, deduction }: Possible, card: Card): number[] =>
+  guesses.map(
+    (_, index) =>
+      (lies[index * CARDS + firstOf(card)] + lies[index * CARDS + secondOf(card)]) / deduction.states,
+  );
+
 /**
  * Everything that follows from facts about the pack: each state of it that fits them is run through.
  *
@@ -156,7 +216,11 @@ const bestLook = (lies: Uint32Array, size: number, states: number): Deduction['l
  * @param budget how many steps may be done at once.
  * @returns undefined when the budget did not last: a worker may go on without one.
  */
-export const deduce = (now: Order, facts: readonly Fact[], budget?: number): Deduction | undefined => {
+export const deduce = (now: Order, facts: readonly Fact[], budget?: number): Deduction | undefined =>
+  findPossible(now, facts, budget)?.deduction;
+
+/** Like `deduce`, with where each card may lie and the states themselves where they are few. */
+export const findPossible = (now: Order, facts: readonly Fact[], budget?: number): Possible | undefined => {
   const outcome = programFor(now, facts, all(facts));
   if (!outcome.ok) throw new Error(outcome.problems[0].what);
   const unknowns = facts.flatMap((fact, index) =>
@@ -173,7 +237,7 @@ export const deduce = (now: Order, facts: readonly Fact[], budget?: number): Ded
     const card = states === 0 ? -1 : row.indexOf(states);
     return card < 0 ? undefined : card;
   });
-  return {
+  const deduction: Deduction = {
     states,
     unknowns: unknowns.map((unknown, index) => ({
       ...unknown,
@@ -185,5 +249,11 @@ export const deduce = (now: Order, facts: readonly Fact[], budget?: number): Ded
     look: size === undefined || states < 2 ? undefined : bestLook(lies, size, states),
     conflict: states === 0 ? conflictIn(now, facts) : [],
     unlessCut: states === 0 && fitsWhole(now, [CUT, ...facts]),
+  };
+  return {
+    deduction,
+    guesses: size === undefined || states === 0 ? [] : guessesFrom(lies, size, states),
+    listed: states <= MOST_LISTED ? gathered.first : [],
+    lies,
   };
 };

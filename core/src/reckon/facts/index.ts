@@ -1,3 +1,12 @@
-export { deduce, type Deduction, type Tally } from './deduce';
+export {
+  chancesOf,
+  deduce,
+  type Deduction,
+  findPossible,
+  type Guess,
+  type Possible,
+  type State,
+  type Tally,
+} from './deduce';
 export { describeFact, FACT, type Fact, parseFact, type Unknown } from './fact';
-export { reckonFacts, sayTally } from './sayDeduction';
+export { describeState, reckonFacts, sayTally } from './sayDeduction';

@@ -1,7 +1,7 @@
 import { Card } from '../../deck/card';
 import { showCard } from '../../deck/notation';
 import { Order } from '../../deck/order';
-import { Deduction, Tally } from './deduce';
+import { Deduction, State, Tally } from './deduce';
 import { describeFact, Fact, THOUGHT_OF } from './fact';
 import { KnownFact, ReckonMark, Reckoning } from '../reckoning';
 
@@ -17,6 +17,19 @@ export const sayTally = (tally: Tally, show: (value: number) => string = String)
   if (show === String && last - first === values.length - 1) return `${first} to ${last}`;
   return values.length <= FEW ? values.map(show).join(' ') : `one of ${values.length}`;
 };
+
+/** One state in a few words: what it makes of each thing that was left open, what is out, and the face card. */
+export const describeState = ({ unknowns }: Deduction, { values, out, pack }: State): string =>
+  [
+    ...unknowns.map(
+      ({ words, kind }, index) =>
+        `${words.toLowerCase()} ${kind === 'card' ? showCard(values[index]) : values[index]}`,
+    ),
+    ...(out.length > 0 ? [`out ${out.map(showCard).join(' ')}`] : []),
+    ...pack.slice(-1).map((face) => `face ${showCard(face)}`),
+  ]
+    .join(', ')
+    .replace(/^./, (letter) => letter.toUpperCase());
 
 const cardFact = (words: string, card: Card | undefined): KnownFact[] =>
   card === undefined ? [] : [{ words, card }];

@@ -11,10 +11,11 @@ import { mod } from '@enumeron/core/deck';
 import { breaksIn, seamOf } from '@enumeron/core/reckon';
 import { Marks, RailMarks } from '../../pack/marks';
 import { PackStore } from '../../pack/pack.store';
+import { RailGuess } from '../../pack/rail-guess';
 import { RailPreview } from '../../pack/rail-preview';
 import { RovingGrid } from '../../shared/roving-grid';
 import { Viewport } from '../../shared/viewport';
-import { gapAt, Slot, slotsOf } from './slot';
+import { gapAt, Slot, guessedSlots, slotsOf } from './slot';
 import { RailStrip } from './rail-strip';
 import { SlotMenu } from './slot-menu';
 import { MissingPart } from '../../shared/missing-part';
@@ -33,6 +34,7 @@ export class Rail {
   protected readonly pack = inject(PackStore);
   private readonly marks = inject(RailMarks).marks;
   protected readonly preview = inject(RailPreview).preview;
+  protected readonly guesses = inject(RailGuess).guesses;
   private readonly viewport = inject(Viewport);
   protected readonly columns = this.viewport.railColumns;
   protected readonly phone = this.viewport.phone;
@@ -60,14 +62,16 @@ export class Rail {
   protected readonly slots = computed(() => {
     const preview = this.preview();
     if (preview) return slotsOf(preview.home, preview.now, NO_MARKS, []);
+    const guesses = this.guesses();
+    if (guesses) return guessedSlots(this.pack.home(), guesses);
     return slotsOf(this.pack.home(), this.shown(), this.marks(), breaksIn(this.pack.home(), this.shown()));
   });
   protected readonly seam = computed(() =>
-    this.preview() ? undefined : seamOf(this.pack.home(), this.shown()),
+    (this.preview() ?? this.guesses()) ? undefined : seamOf(this.pack.home(), this.shown()),
   );
 
   protected openMenu(slot: Slot): void {
-    if (this.preview()) return;
+    if (this.preview() ?? this.guesses()) return;
     this.asked.set(slot.place - 1);
     this.menu()?.open(slot);
   }

@@ -1,6 +1,7 @@
 import { Card, Order, placeOf, speakCard } from '@enumeron/core/deck';
 import { Face, faceOf } from '../../shared/face';
 import { Mark, Marks } from '../../pack/marks';
+import { RailGuesses } from '../../pack/rail-guess';
 
 /** One card's width of the rail. */
 export interface Slot {
@@ -13,6 +14,8 @@ export interface Slot {
   /** Whether the home order does not go on after this card. */
   readonly broken: boolean;
   readonly label: string;
+  /** Set while it is open what lies there: how strongly the card is shown, and what stands below it. */
+  readonly guess?: { readonly chance: number; readonly below: string; readonly lookedFor: boolean };
 }
 
 const NONE: readonly Mark[] = [];
@@ -41,6 +44,19 @@ export const slotsOf = (home: Order, now: Order, marks: Marks, breaks: readonly 
       label: speak(place, card, stackNumber, own),
     };
   });
+
+/** The slots while it is open how the pack lies. */
+export const guessedSlots = (home: Order, { about, slots }: RailGuesses): Slot[] =>
+  slots.map(({ card, chance, below, label }, index) => ({
+    place: index + 1,
+    card,
+    face: faceOf(card),
+    stackNumber: placeOf(home, card),
+    marks: NONE,
+    broken: false,
+    label,
+    guess: { chance, below, lookedFor: about !== undefined },
+  }));
 
 /** A point of a page, and a rectangle on it. */
 export interface Point {

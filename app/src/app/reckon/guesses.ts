@@ -1,0 +1,36 @@
+import { Card, showCard, speakCard } from '@enumeron/core/deck';
+import { chancesOf, Possible } from '@enumeron/core/reckon/facts';
+import { GuessedSlot, RailGuesses } from '../pack/rail-guess';
+
+const percent = (chance: number): string => `${Math.round(chance * 100)} %`;
+
+/** For every place how many cards may lie there, and the likeliest; or for one card where it may lie. */
+export const guessesOf = (possible: Possible, about: Card | undefined): RailGuesses => {
+  const chances = about === undefined ? [] : chancesOf(possible, about);
+  const slots = possible.guesses.map(({ cards, likeliest, chance }, index): GuessedSlot => {
+    const place = `place ${index + 1}`;
+    if (about !== undefined)
+      return {
+        card: about,
+        chance: chances[index],
+        below: chances[index] === 0 ? '' : Math.round(chances[index] * 100).toString(),
+        label: `${place}, ${speakCard(about)} ${chances[index] === 0 ? 'cannot lie here' : percent(chances[index])}`,
+      };
+    return {
+      card: likeliest,
+      chance,
+      below: cards.toString(),
+      label:
+        cards === 1
+          ? `${place}, ${speakCard(likeliest)} for certain`
+          : `${place}, one of ${cards} cards, likeliest ${speakCard(likeliest)}, ${percent(chance)}`,
+    };
+  });
+  return { about, slots };
+};
+
+/** What the rail shows now, for the eye. */
+export const describeGuesses = ({ about }: RailGuesses): string =>
+  about === undefined
+    ? 'The rail shows the likeliest card of each place, and below it how many cards it may be.'
+    : `The rail shows where ${showCard(about)} may lie, and below how likely in a hundred.`;
