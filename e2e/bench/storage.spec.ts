@@ -1,4 +1,5 @@
 import { expect, Page, test } from '@playwright/test';
+import { more } from '../tests/enumeron';
 
 /** How storage keeps up when there is very much in it; printed and not judged. */
 const at = (values: readonly number[], part: number): string =>
@@ -61,11 +62,11 @@ test('one more row among 50,000 of its kind, and a cut beside them', async ({ pa
   await page.waitForTimeout(1000);
   await layOrders(page, 50_000);
   await page.goto('/arrange/many-7');
-  await expect(page.getByRole('button', { name: 'Duplicate' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'More …' })).toBeVisible();
   await page.waitForTimeout(2000);
   const added: number[] = [];
   for (let round = 0; round < 25; round++) {
-    await page.getByRole('button', { name: 'Duplicate' }).click();
+    await more(page, 'Duplicate');
     await expect(page.getByRole('heading', { name: /copy/ })).toBeVisible();
     await page.waitForTimeout(900);
     added.push(await sinceBegun(page));

@@ -119,7 +119,7 @@ test('arrange, laying a pack as its cards come', async ({ enumeron, page }) => {
 
 test('arrange, a question of every cut', async ({ enumeron, page }) => {
   await enumeron.open('/arrange/sample-nine-five-wheel/ask');
-  await page.getByLabel('Is it so that').selectOption('composed card');
+  await page.getByLabel('Does this hold for every cut?').selectOption('composed card');
   await page.getByRole('button', { name: /^cut 7,/ }).click();
   await shoot(enumeron, 'arrange-ask');
 });

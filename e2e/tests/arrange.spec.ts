@@ -1,5 +1,5 @@
 import { writeFile } from 'node:fs/promises';
-import { expect, test, TIDEMARK } from './enumeron';
+import { expect, more, test, TIDEMARK } from './enumeron';
 
 const own = [...TIDEMARK.slice(7), ...TIDEMARK.slice(0, 7)];
 
@@ -37,17 +37,19 @@ test('a bad order is pasted, mended, named, used and reckoned with', async ({ en
 test('rename, duplicate, delete and undo; a sample is not changed in place', async ({ enumeron, page }) => {
   await enumeron.open('/arrange/sample-tidemark');
   await expect(page.getByText('A sample from the Salt Room')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Rename' })).toHaveCount(0);
-  await page.getByRole('button', { name: 'Duplicate' }).click();
+  await page.getByRole('button', { name: 'More …' }).click();
+  await expect(page.getByRole('menuitem', { name: 'Duplicate' })).toBeVisible();
+  await expect(page.getByRole('menuitem', { name: 'Rename' })).toHaveCount(0);
+  await more(page, 'Duplicate');
   await expect(page.getByRole('heading', { name: 'Tidemark copy' })).toBeVisible();
-  await page.getByRole('button', { name: 'Rename' }).click();
+  await more(page, 'Rename');
   await page.getByRole('textbox', { name: 'Name' }).fill('<script>alert(1)</script>');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('alert')).toContainText('no < or >');
   await page.getByRole('textbox', { name: 'Name' }).fill('Low water');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Low water' })).toBeVisible();
-  await page.getByRole('button', { name: 'Delete' }).click();
+  await more(page, 'Delete');
   const list = page.getByRole('navigation', { name: 'Orders' });
   await expect(list.getByText('Low water')).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo', exact: true }).last().click();

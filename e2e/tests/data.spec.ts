@@ -1,12 +1,12 @@
 import { readFile } from 'node:fs/promises';
-import { expect, test } from './enumeron';
+import { expect, more, test } from './enumeron';
 
 test('back up, wipe, restore', async ({ enumeron, page }) => {
   await enumeron.open();
   await enumeron.ask('face KH');
   await enumeron.ask('7D 15');
   await page.getByRole('link', { name: 'Arrange' }).click();
-  await page.getByRole('button', { name: 'Duplicate' }).click();
+  await more(page, 'Duplicate');
   await expect(page.getByRole('heading', { name: 'Tidemark copy' })).toBeVisible();
 
   await page.getByRole('link', { name: 'Settings and data' }).click();
@@ -55,7 +55,7 @@ test('back up, wipe, restore', async ({ enumeron, page }) => {
 
 test('deleted samples come back on demand', async ({ enumeron, page }) => {
   await enumeron.open('/arrange/sample-twin-harbours');
-  await page.getByRole('button', { name: 'Delete' }).click();
+  await more(page, 'Delete');
   await expect(page.getByRole('link', { name: /Twin harbours/ })).toHaveCount(0);
   await page.reload();
   await expect(page.getByRole('link', { name: /Tidemark/ })).toBeVisible();

@@ -43,3 +43,11 @@ export const TIDEMARK = (
   'AC 3H KH 9D QC 4C JH AS 6D QS TC 5H KS 7S 3C TH 7H JS 5S 7D 3S 6C 2C 8H JD 8S ' +
   '6S 2D 8C TD QD 6H 9S 3D TS AD 5D 2H 4S 8D AH 5C 9H 2S 4H KC 7C QH 4D 9C JC KD'
 ).split(' ');
+
+/** Does what stands in the menu below an open order. */
+export const more = async (page: Page, what: string): Promise<void> => {
+  // It may be open from a try before.
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'More …' }).click();
+  await page.getByRole('menuitem', { name: what }).click();
+};

@@ -53,7 +53,7 @@ const walk = async (page: Page): Promise<Found> => {
     );
     const groupOf = (element: Element): Element[] => {
       if (element.matches('[data-cell]'))
-        return [...(element.closest('[role]:not([data-cell])')?.querySelectorAll('[data-cell]') ?? [])];
+        return [...(element.closest('[role]:not([data-cell]), nav')?.querySelectorAll('[data-cell]') ?? [])];
       const toggles = element.closest('[role=radiogroup]');
       if (toggles) return [...toggles.querySelectorAll('button, input')];
       return element.matches('[type=radio]')

@@ -1,5 +1,5 @@
 import { readFile } from 'node:fs/promises';
-import { expect, test, TIDEMARK } from './enumeron';
+import { expect, more, test, TIDEMARK } from './enumeron';
 
 test('an order by rule: givens, rail, sum for the head, saved with its rule', async ({ enumeron, page }) => {
   await enumeron.open('/arrange/new/rule');
@@ -25,7 +25,7 @@ test('an order by recipe: moves added, put in another order by keys, and the inv
   await page.getByRole('button', { name: 'Out weave' }).click();
   const write = page.getByRole('textbox', { name: /Any move/ });
   await write.fill('shuffle');
-  await expect(page.getByRole('alert')).toContainText('is no move');
+  await expect(page.getByRole('alert')).toContainText('is not a move');
   await write.fill('cut 5');
   await page.keyboard.press('Enter');
   await expect(enumeron.slot(48)).toHaveAccessibleName(/place 48, ace of clubs/);
@@ -107,14 +107,14 @@ test('an order at random keeps its conditions and comes again for its seed', asy
   await page.getByRole('textbox', { name: 'Seed' }).fill('1');
   await expect(sheet).toHaveText(first ?? '');
   await page.getByRole('textbox', { name: 'Seed' }).fill('one');
-  await expect(page.getByRole('alert')).toContainText('no whole number');
+  await expect(page.getByRole('alert')).toContainText('whole number');
 });
 
 test('an order goes out as a file and comes in again', async ({ enumeron, page }) => {
   await enumeron.open('/arrange/sample-twin-harbours');
   for (const kind of ['JSON', 'CSV, one row a card', 'Text: card characters']) {
     await page.getByRole('link', { name: /Twin harbours/ }).click();
-    await page.getByRole('button', { name: 'Save as a file' }).click();
+    await more(page, 'Save as a file');
     const [download] = await Promise.all([
       page.waitForEvent('download'),
       page.getByRole('menuitem', { name: kind }).click(),

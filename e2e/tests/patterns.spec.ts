@@ -84,7 +84,7 @@ test('a pattern by the pad: two cuts, its marks on the rail, and the predictionâ
   await page.getByRole('textbox', { name: 'Numbers from' }).fill('8');
   await expect(page.locator('.answer')).toContainText('5 is outside 8 to 24: too close together');
   await page.getByRole('textbox', { name: 'Numbers from' }).fill('99');
-  await expect(page.getByRole('alert')).toContainText('no number from 1 to 52');
+  await expect(page.getByRole('alert')).toContainText('not a number from 1 to 52');
 });
 
 test('a bank is needed where one is; riffled 2 opens the key card, tried in a worker', async ({

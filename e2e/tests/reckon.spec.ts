@@ -40,12 +40,12 @@ test('glimpse, reckon, apply, undo and reload by keyboard alone', async ({ enume
 test('the same by pointer: pad, fields, another way, done, undo button', async ({ enumeron, page }) => {
   await enumeron.open();
   await page
-    .getByRole('group', { name: 'Card seen at the face' })
+    .getByRole('group', { name: 'Tap the card you saw at the face' })
     .getByRole('button', { name: 'king of hearts' })
     .click();
   await expect(enumeron.status()).toContainText('turned 3');
   await page
-    .getByRole('group', { name: 'Card wanted' })
+    .getByRole('group', { name: 'Tap the card they named' })
     .getByRole('button', { name: 'seven of diamonds' })
     .click();
   await page.getByRole('textbox', { name: 'number' }).click();
@@ -119,6 +119,7 @@ test.describe('on a phone', () => {
     await tap('king', 'hearts', 'seven', 'diamonds', '1', '5');
     await expect(enumeron.status()).toContainText('turned 3');
     await expect(enumeron.answer()).toContainText('Move 2 cards from top to bottom');
+    await page.getByRole('button', { name: /^Open the rail/ }).tap();
     const rows = await page
       .locator('.slot')
       .evaluateAll((slots) => new Set(slots.map((slot) => slot.getBoundingClientRect().top)).size);

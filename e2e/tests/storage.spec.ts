@@ -1,5 +1,5 @@
 import { Page } from '@playwright/test';
-import { expect, test } from './enumeron';
+import { expect, more, test } from './enumeron';
 
 /** Runs something in the page's database, past the application, as another program or a fault would. */
 const inDatabase = (page: Page, table: string, row: object): Promise<void> =>
@@ -34,7 +34,7 @@ const works = async (page: Page): Promise<void> => {
   await page.keyboard.press('Shift+U');
   await expect(status).toContainText('turned 5');
   await page.keyboard.press('1');
-  await page.getByRole('button', { name: 'Duplicate' }).click();
+  await more(page, 'Duplicate');
   await expect(page.getByRole('heading', { name: 'Tidemark copy' })).toBeVisible();
   await page.getByRole('link', { name: 'Settings and data' }).click();
   const [download] = await Promise.all([
@@ -110,7 +110,7 @@ test.describe('storage that', () => {
     await expect(page.getByRole('alert')).toContainText('Storage does not answer');
     await works(page);
     await page.evaluate(() => (window as unknown as { answer: () => void }).answer());
-    await expect(page.getByRole('alert')).toContainText('Storage has answered');
+    await expect(page.getByRole('alert')).toContainText('Your stored data has come back');
     await page.getByRole('button', { name: 'Add it' }).click();
     await expect(page.getByRole('alert')).toHaveCount(0);
     const other = await page.context().newPage();
@@ -146,7 +146,7 @@ test.describe('storage that', () => {
     const sign = page.getByRole('alert');
     await expect(sign).toContainText('Not stored: the last thing you did');
     await page.keyboard.press('1');
-    await page.getByRole('button', { name: 'Duplicate' }).click();
+    await more(page, 'Duplicate');
     await expect(page.getByRole('heading', { name: 'Tidemark copy' })).toBeVisible();
     await expect(sign).toContainText('Not stored: the last 2 things you did');
     await sign.getByRole('button', { name: 'Try again' }).click();
@@ -254,7 +254,7 @@ test.describe('two tabs', () => {
     context,
   }) => {
     await page.goto('/arrange/sample-tidemark');
-    await page.getByRole('button', { name: 'Duplicate' }).click();
+    await more(page, 'Duplicate');
     await expect(page.getByRole('heading', { name: 'Tidemark copy' })).toBeVisible();
     const path = `${new URL(page.url()).pathname}/edit`;
     const other = await context.newPage();
@@ -296,11 +296,13 @@ test.describe('two tabs', () => {
 test('a double click saves, copies or deletes once', async ({ page }) => {
   await page.goto('/arrange/sample-tidemark');
   const orders = page.getByRole('navigation', { name: 'Orders' }).getByRole('link');
-  await page.getByRole('button', { name: 'Duplicate' }).dblclick();
+  await page.getByRole('button', { name: 'More …' }).click();
+  await page.getByRole('menuitem', { name: 'Duplicate' }).dblclick();
   await expect(page.getByRole('heading', { name: 'Tidemark copy' })).toBeVisible();
   await page.waitForTimeout(700);
   await expect(orders).toHaveCount(7);
-  await page.getByRole('button', { name: 'Delete' }).dblclick();
+  await page.getByRole('button', { name: 'More …' }).click();
+  await page.getByRole('menuitem', { name: 'Delete' }).dblclick();
   await page.waitForTimeout(700);
   await expect(orders).toHaveCount(6);
   await page.goto('/arrange/new');

@@ -53,7 +53,10 @@ export const layBank = (
   const doubled = cards.some((card, index) => cards.indexOf(card) !== index);
   const last = places.length === 0 ? 0 : places[places.length - 1];
   if (position.kind === 'every' && !(Number.isInteger(position.step) && position.step >= 1))
-    return refuse(`Every ${position.step} is no step.`, 'Lay a card at every second place, or every third …');
+    return refuse(
+      `One card every ${position.step} is not possible.`,
+      'Lay a card at every second place, or every third …',
+    );
   if (cards.length === 0) return refuse('The bank is empty.', 'Name its cards, top first.');
   if (doubled) return refuse('A card is in the bank twice.', 'Name each card once.');
   if (places[0] < 1 || last > size)

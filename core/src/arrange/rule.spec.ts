@@ -104,10 +104,10 @@ test('its recipe shows one card worked out', () => {
 });
 
 test.each<[string, Rule]>([
-  ['The suits', { kind: 'rotating', first: 0, step: 5, suits: [0, 0, 1, 2] }],
+  ['Each suit must be', { kind: 'rotating', first: 0, step: 5, suits: [0, 0, 1, 2] }],
   ['The step is 13', { kind: 'rotating', first: 0, step: 13, suits: [0, 1, 2, 3] }],
   ['X1', { kind: 'rotating', first: 52, step: 3, suits: [0, 1, 2, 3] }],
-  ['each rank once', { kind: 'rank row', ranks: [1, 1], suits: [0, 1, 2, 3] }],
+  ['Each rank must be', { kind: 'rank row', ranks: [1, 1], suits: [0, 1, 2, 3] }],
   ['has 3 cards', { kind: 'palindrome', half: [1, 2, 3] }],
   ['its mate', { kind: 'mirrored halves', half: Array.from({ length: 26 }, (_, index) => index + 13) }],
   [
@@ -116,16 +116,16 @@ test.each<[string, Rule]>([
   ],
   ['X2² has no mate', { kind: 'palindrome', half: [...Array.from({ length: 25 }, (_, card) => card), 107] }],
   [
-    'each rank once',
+    'Each rank must be',
     { kind: 'rank row', ranks: [0, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13] as never, suits: [0, 1, 2, 3] },
   ],
   [
-    'each rank once',
+    'Each rank must be',
     { kind: 'rank row', ranks: [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 14] as never, suits: [0, 1, 2, 3] },
   ],
   ['3 signs', { kind: 'factory', suits: [0, 1, 2, 3], up: [true, true, true] }],
   ['5 signs', { kind: 'factory', suits: [0, 1, 2, 3], up: [true, true, true, true, true] }],
-  ['The first card is none', { kind: 'rotating', first: -1, step: 3, suits: [0, 1, 2, 3] }],
+  ['The first card is not a card', { kind: 'rotating', first: -1, step: 3, suits: [0, 1, 2, 3] }],
 ])('a rule that cannot be is told: %s', (message, rule) => {
   const outcome = orderByRule(rule);
   expect(outcome.ok ? '' : outcome.problems[0].what).toContain(message);

@@ -50,7 +50,7 @@ const isEachOnce = (items: readonly number[], count: number): boolean =>
   items.length === count && new Set(items).size === count;
 
 const SUIT_PROBLEM = [
-  'The suits are not each there once.',
+  'Each suit must be there once.',
   'Name all four, in the order in which they go round.',
 ] as const;
 
@@ -58,7 +58,7 @@ const rotating = ({ first, step, suits }: Rotating): Outcome<{ order: Order }> =
   if (!isEachOnce(suits, 4)) return refuse(...SUIT_PROBLEM);
   if (!Number.isInteger(step) || step < 1 || step > 12)
     return refuse(`The step is ${step}.`, 'Choose a whole number from 1 to 12.');
-  if (!isCard(first)) return refuse('The first card is none.', 'Write it as 9D.');
+  if (!isCard(first)) return refuse('The first card is not a card.', 'Write it as 9D.');
   if (first >= FULL_PACK)
     return refuse(`${showCard(first)} has no rank to step from.`, 'Begin with another card.');
   const start = suits.indexOf(Math.floor(first / 13) as Suit);
@@ -72,7 +72,7 @@ const rankRow = ({ ranks, suits }: RankRow): Outcome<{ order: Order }> => {
   if (!isEachOnce(suits, 4)) return refuse(...SUIT_PROBLEM);
   if (!isEachOnce(ranks, 13) || !ranks.every(isRank))
     return refuse(
-      'The row does not hold each rank once.',
+      'Each rank must be in the row once.',
       'Write the thirteen ranks, such as 8 K 3 10 2 7 9 5 Q 4 A 6 J.',
     );
   const order = Array.from({ length: FULL_PACK }, (_, index) => cardOf(ranks[index % 13], suits[index % 4]));
@@ -85,7 +85,7 @@ const mirrored = ({ kind, half }: Mirrored): Outcome<{ order: Order }> => {
   const joker = half.find((card) => !isCard(card) || card >= FULL_PACK);
   if (joker !== undefined)
     return refuse(
-      isCard(joker) ? `${showCard(joker)} has no mate among the 52.` : 'One of them is no card.',
+      isCard(joker) ? `${showCard(joker)} has no mate among the 52.` : 'One of them is not a card.',
       'Name 26 of the 52 cards, one of each pair of mates.',
     );
   const second = half.map(mateOf);

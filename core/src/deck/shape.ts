@@ -98,7 +98,7 @@ export const eachOnce =
     list(value, fields) ??
     (new Set(value as unknown[]).size === (value as unknown[]).length
       ? undefined
-      : { what: 'Something is there twice.', remedy: 'Each may be there once.' });
+      : { what: 'Something comes twice.', remedy: 'Each may come once.' });
 
 /** Cards, each once. */
 export const cardList = (from: number, to: number = LARGEST_PACK): Part => eachOnce(listOf(CARD, from, to));

@@ -37,7 +37,7 @@ export const nameProblem = (text: string): string | undefined => {
 export const parseName = (value: unknown): Outcome<{ readonly name: string }> => {
   const what =
     typeof value !== 'string'
-      ? 'The name is no text.'
+      ? 'The name must be text.'
       : (nameProblem(value) ??
         (makeName(value) === value ? undefined : 'The name holds characters that cannot be seen.'));
   return what === undefined

@@ -25,7 +25,7 @@ export const parseOrderJson = (value: unknown): Outcome<OrderFile> => {
   const { format, version, name, cards } = (value ?? {}) as Fields;
   if (format !== FORMAT)
     return refuse({
-      what: 'The file holds no order of Enumeron.',
+      what: 'This file is not an order from Enumeron.',
       remedy: `Its format should be “${FORMAT}”.`,
     });
   if (version !== 1)
@@ -35,7 +35,7 @@ export const parseOrderJson = (value: unknown): Outcome<OrderFile> => {
             what: `Version ${Number(version)} of the format is newer than this.`,
             remedy: 'Update Enumeron, then open it.',
           }
-        : { what: 'The version of the format is not told.', remedy: 'It should be 1.' },
+        : { what: 'The file does not say which version of the format it has.', remedy: 'It should be 1.' },
     );
   if (typeof name !== 'string' || typeof cards !== 'string')
     return refuse({ what: 'The name or the cards are missing.', remedy: 'Both must be texts.' });

@@ -68,7 +68,7 @@ export class BankMaker {
     if (unread) return refuse(`“${unread.text.slice(0, 20)}” is not a card.`, whyNotCard(unread.text));
     if (outside) return refuse(`${outside.text} is not in the pack.`, 'Take it out of the bank.');
     if (!numbers || (this.where() === 'every' && Number(this.step()) < 1))
-      return refuse('The count is no whole number.', 'Write how many cards.');
+      return refuse('The count must be a whole number.', 'Write how many cards.');
     return layBank(
       entries.flatMap(({ card }) => card ?? []),
       this.position(),

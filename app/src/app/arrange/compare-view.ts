@@ -52,7 +52,7 @@ export class CompareView {
     const found = compareOrders(this.order().cards, other.cards);
     return [
       found.offset === undefined
-        ? 'Neither is the other one turned.'
+        ? 'Neither is a turn of the other.'
         : found.offset === 0
           ? 'They are the same order.'
           : `The second is the first turned by ${found.offset.toString()}.`,

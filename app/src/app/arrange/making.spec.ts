@@ -238,7 +238,7 @@ describe('a bank', () => {
     await rendered.type('input', '51');
     expect(rendered.text()).toContain('would reach from 52 to 53');
     await rendered.type('input', 'some');
-    expect(rendered.text()).toContain('no whole number');
+    expect(rendered.text()).toContain('whole number');
   });
 
   test('groups of like ranks', async () => {

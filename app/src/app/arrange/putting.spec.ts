@@ -108,7 +108,7 @@ describe('from a new pack', () => {
       'Cut 7 cards from the top to the bottom.',
     ]);
     await rendered.set('order', factory);
-    expect(rendered.text()).toContain('It comes in this order. Nothing to do.');
+    expect(rendered.text()).toContain('The pack comes in this order: nothing to do.');
     await rendered.set('order', tidemark.cards);
     expect(rendered.text()).toContain('No row of up to five');
   });
@@ -158,7 +158,7 @@ test('two orders side by side', async () => {
   await until(() => orders.count() !== undefined);
   const rendered = await render(CompareView, { order: wheel });
   await until(() => rendered.all('.abilities').length > 0);
-  expect(rendered.text()).toContain('Neither is the other one turned.');
+  expect(rendered.text()).toContain('Neither is a turn of the other.');
   expect(rendered.find('.abilities').textContent).toContain('12 from the top');
   expect(rendered.all('.places li')).toHaveLength(52);
   const select = rendered.find('select') as HTMLSelectElement;

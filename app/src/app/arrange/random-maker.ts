@@ -36,7 +36,7 @@ export class RandomMaker {
       ? randomOrder(numberOrder(), this.conditions(), seededRng(Number(this.seed())))
       : ({
           ok: false,
-          problems: [{ what: 'The seed is no whole number.', remedy: 'Write up to nine digits.' }],
+          problems: [{ what: 'The seed must be a whole number.', remedy: 'Write up to nine digits.' }],
         } as const),
   );
   protected readonly order = computed(() => {

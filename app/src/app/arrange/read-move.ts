@@ -123,7 +123,7 @@ export const readMove = (text: string, now: Order): MoveReading => {
       );
     if (move) return { move };
   }
-  return { problem: `“${text.trim().slice(0, 30)}” is no move. Write ${MOVE_USAGE}.` };
+  return { problem: `“${text.trim().slice(0, 30)}” is not a move. Write ${MOVE_USAGE}.` };
 };
 
 /** Reads a row of moves with commas, semicolons or new lines between them, each against what it is done to. */

@@ -79,7 +79,7 @@ export class RecipeMaker {
   /** The step after which a card is there twice, where moves were put into another order. */
   protected readonly broken = computed(() => {
     if (this.inverse() && !this.before())
-      return 'What chance did cannot be taken back: no arrangement is known that these moves make this order of.';
+      return 'A shuffle by chance cannot be taken back: nobody knows which arrangement leads to this order.';
     const at = this.orderAfter().findIndex((order) => new Set(order).size < order.length);
     return at < 0
       ? undefined

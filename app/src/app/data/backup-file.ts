@@ -105,23 +105,18 @@ export const parseBackup = async (text: string): Promise<Outcome<{ backup: Backu
   const { format, version, made, checksum, ...rest } = file;
   if (format !== FORMAT) return refuse('The file is not a backup of Enumeron.', CHOOSE);
   if (typeof version !== 'number' || !Number.isSafeInteger(version) || version < 1)
-    return refuse('The file does not tell the version of its format.', CHOOSE, 'version');
+    return refuse('The file does not say which version of the format it has.', CHOOSE, 'version');
   if (version > DATA_VERSION)
     return refuse(
       `The backup was made by a newer Enumeron (version ${version.toString()} of the format, this one reads ${DATA_VERSION.toString()}).`,
       'Reload to update Enumeron, then restore it.',
     );
   if (typeof made !== 'string' || Number.isNaN(Date.parse(made)))
-    return refuse(
-      'The file does not tell when it was made.',
-      'Write it as 2026-11-25T20:15:00.000Z.',
-      'made',
-    );
+    return refuse('The file does not say when it was made.', 'Write it as 2026-11-25T20:15:00.000Z.', 'made');
   const parts = version === 1 ? rowsOfVersion1(rest) : rest['rows'];
   if (typeof parts !== 'object' || parts === null) return refuse('The file holds no rows.', CHOOSE, 'rows');
   const odd = oddPart(version, rest, parts);
-  if (odd !== undefined)
-    return refuse('This does not belong into a backup.', 'Take it out.', odd.slice(0, 40));
+  if (odd !== undefined) return refuse('This does not belong in a backup.', 'Take it out.', odd.slice(0, 40));
   const intact = checksum === undefined ? undefined : checksum === checksumOf(parts);
   return readParts(parts as Record<string, unknown>, { version, made, intact });
 };

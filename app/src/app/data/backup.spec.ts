@@ -235,7 +235,7 @@ test('a wrong backup changes nothing and says what is wrong, where', async () =>
     [withRows({ orders: [first, first] }), /orders › 2 The same order is there twice/],
     [withRows({ pack: [1, 2] }), /pack.*2 packs, and at most 1/],
     [withOrder({ cards: 'AC 11H' }), /orders › 1 › cards › 2 /],
-    [withOrder({ cards: 'AC AC' }), /cards Something is there twice/],
+    [withOrder({ cards: 'AC AC' }), /cards Something comes twice/],
     [withOrder({ cards: 'AC '.repeat(200) }), /cards/],
     [withOrder({ name: '<script>alert(1)</script>' }), /no < or >/],
     [withOrder({ made: 'yesterday' }), /made This is no time/],

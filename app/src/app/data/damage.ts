@@ -95,7 +95,7 @@ export class Damage {
       await db.table(table).each((row: unknown, { primaryKey }) => {
         const kind = kindAt(table, primaryKey);
         const key = typeof primaryKey === 'string' ? primaryKey : JSON.stringify(primaryKey);
-        const problem = kind ? this.problem(kind, row) : 'This version knows no such row.';
+        const problem = kind ? this.problem(kind, row) : 'This version does not know this kind of row.';
         if (problem) damaged.push({ table, kind: kind?.name ?? table, key, text: asJson(row), problem });
       });
     return damaged;

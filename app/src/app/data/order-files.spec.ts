@@ -42,7 +42,7 @@ test('broken files say where', async () => {
   expect(await said('{\n  "name": "A" // mine\n}')).toBe('Line 2, column 15: The file is not JSON.');
   expect(await said('{"format": "other"}')).toContain('no order of Enumeron');
   expect(await said(`{"a": ${'['.repeat(20_000)}`)).toContain(
-    'Line 1, column 46: The file is nested too deep.',
+    'Line 1, column 46: The file is nested too deeply.',
   );
   expect(await said('{"format": "enumeron-order", "version": { "toString": 1 }}')).toContain('version');
   expect(await said('{"format": "enumeron-order", "version": 1, "name": [[]], "cards": {}}')).toContain(

@@ -49,7 +49,7 @@ export const readJson = async (text: string, remedy: string): Promise<Outcome<{ 
   if (deep !== undefined)
     return {
       ok: false,
-      problems: [{ where: lineAndColumn(text, deep), what: 'The file is nested too deep.', remedy }],
+      problems: [{ where: lineAndColumn(text, deep), what: 'The file is nested too deeply.', remedy }],
     };
   try {
     return { ok: true, value: JSON.parse(text) as unknown };

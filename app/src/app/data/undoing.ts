@@ -25,7 +25,7 @@ export class Undoing {
       else if (step.kind === 'done') await this.notices.show(`${step.label}: ${done}`);
       else
         await this.notices.offer(
-          `Not ${done}: ${step.label}. Something else (${step.what}) has changed there since, and would be lost.`,
+          `Not ${done}: ${step.label}. Something else (${step.what}) has changed there since, and that would be lost.`,
           'Do it anyway',
           () => this.step(way, line, true),
         );

@@ -97,7 +97,7 @@ export class Shell {
 
   private async tell(fact: Fact): Promise<void> {
     if (this.facts.isFull()) {
-      void this.notices.show(`At most ${MOST_FACTS} facts are told of one pack. Take one back first.`);
+      void this.notices.show(`At most ${MOST_FACTS} facts can be told of one pack. Take one back first.`);
       return;
     }
     // It shows at once; the room does not wait until it is stored.

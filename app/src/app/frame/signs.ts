@@ -11,12 +11,12 @@ import { Scripts } from '../shared/scripts';
 const TROUBLE: Readonly<Record<Trouble, string>> = {
   refused:
     'This browser keeps no data for Enumeron just now (a private window, or storage is full or switched off). ' +
-    'All of it works, but what you do is gone when this tab is closed. Save a backup before.',
+    'Everything works, but what you do is lost when this tab closes. Save a backup first.',
   silent:
-    'Storage does not answer. All of it works, and what you do is kept in this tab only. Another tab with ' +
-    'Enumeron may hold it up: close that one.',
+    'Storage does not answer. Everything works, but what you do is kept in this tab only. Another tab with ' +
+    'Enumeron may be blocking it: close that one.',
   newer:
-    'What is stored was written by a newer Enumeron, and nothing is written to it from here. Reload the page to ' +
+    'Your data was written by a newer Enumeron, and this one does not change it. Reload the page to ' +
     'get the newer one.',
 };
 

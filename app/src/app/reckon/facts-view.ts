@@ -187,7 +187,7 @@ export class FactsView {
 
   private tooMany(): void {
     void this.notices.show(
-      `At most ${MOST_FACTS.toString()} facts are told of one pack. Take one back first.`,
+      `At most ${MOST_FACTS.toString()} facts can be told of one pack. Take one back first.`,
     );
   }
 

@@ -7,12 +7,14 @@ const percent = (chance: number): string => `${Math.round(chance * 100)} %`;
 /** For every place how many cards may lie there, and the likeliest; or for one card where it may lie. */
 export const guessesOf = (possible: Possible, about: Card | undefined): RailGuesses => {
   const chances = about === undefined ? [] : chancesOf(possible, about);
+  // Shaded against the likeliest place: where all are alike, all can be seen.
+  const most = Math.max(...chances, 0);
   const slots = possible.guesses.map(({ cards, likeliest, chance }, index): GuessedSlot => {
     const place = `place ${index + 1}`;
     if (about !== undefined)
       return {
         card: about,
-        chance: chances[index],
+        chance: most === 0 ? 0 : chances[index] / most,
         below: chances[index] === 0 ? '' : Math.round(chances[index] * 100).toString(),
         label: `${place}, ${speakCard(about)} ${chances[index] === 0 ? 'cannot lie here' : percent(chances[index])}`,
       };

@@ -16,7 +16,7 @@ export interface ShownFact {
   selector: 'en-known-list',
   imports: [CardFace, CardText],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<dl class="facts">
+  template: `<dl class="facts" [class.long]="facts().length > MANY">
     @for (fact of facts(); track $index) {
       <div>
         <dt><en-card-text [text]="fact.words" /></dt>
@@ -56,6 +56,18 @@ export interface ShownFact {
     .value {
       font: 700 1.1rem var(--mono);
     }
+    .long {
+      columns: 2;
+      column-gap: 20px;
+      font-size: 0.9rem;
+    }
+    .long div {
+      break-inside: avoid;
+      padding: 0.15rem 0;
+    }
+    .long .value {
+      font-size: 0.9rem;
+    }
     .stack {
       display: inline-block;
       min-width: 1.8rem;
@@ -66,5 +78,7 @@ export interface ShownFact {
   `,
 })
 export class KnownList {
+  /** From how many facts on they stand in two columns. */
+  protected readonly MANY = 14;
   readonly facts = input.required<readonly ShownFact[]>();
 }

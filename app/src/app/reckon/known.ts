@@ -20,7 +20,7 @@ export class Known {
 
   protected readonly lead = computed(() =>
     this.pack.offset() === undefined
-      ? 'The pack is no turn of its order: sums do not help, the rail does.'
+      ? 'The pack is out of step with its order: sums do not help, look at the rail.'
       : 'Follows from what you saw. One state of the pack fits.',
   );
 

@@ -184,7 +184,7 @@ describe('a pattern', () => {
     await fill(ranks, 1, '10');
     expect(answer(ranks)).toContain('They hold 14: counting 1 + 4 ends on');
     await fill(ranks, 0, '11');
-    expect(ranks.text()).toContain('“11” is no rank');
+    expect(ranks.text()).toContain('“11” is not a rank');
     ranks.fixture.destroy();
     const line = await open('number-line');
     // Nothing need be told: the key is at the face, K♦ with stack number 52, and the row begins 20 above it.

@@ -96,7 +96,7 @@ test('numbers go from 1 to the largest', () => {
   const read = numberReader(52);
   expect([1, 15, 52].map((number) => read(number.toString()).value)).toEqual([1, 15, 52]);
   for (const text of ['0', '53', '1.5', '-3', 'x', '1000'])
-    expect(read(text)).toEqual({ problem: `“${text}” is no number from 1 to 52.` });
+    expect(read(text)).toEqual({ problem: `“${text}” is not a number from 1 to 52.` });
 });
 
 test('a beginning of a card is no problem yet', () => {

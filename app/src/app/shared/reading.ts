@@ -44,12 +44,12 @@ export const numberReader =
     const value = /^\d{1,3}$/.test(text) ? Number(text) : -1;
     return value >= least && value <= largest
       ? { value }
-      : { problem: `“${text}” is no number from ${least.toString()} to ${largest.toString()}.` };
+      : { problem: `“${text}” is not a number from ${least.toString()} to ${largest.toString()}.` };
   };
 
 /** Reads a rank: ace to king. A 1 may go on to be a 10. */
 export const rankReader = (text: string): Reading => {
   const value = parseRank(text);
   if (value !== undefined) return { value };
-  return text === '1' || text === '' ? {} : { problem: `“${text}” is no rank: A, 2 to 10, J, Q or K.` };
+  return text === '1' || text === '' ? {} : { problem: `“${text}” is not a rank: A, 2 to 10, J, Q or K.` };
 };

@@ -51,7 +51,7 @@ test('several states: the look that would tell most', () => {
   );
   const lifted = reckon({ kind: 'lift', size: [20, 24] });
   expect(lifted.known[1]).toEqual({ words: 'Cards lifted', value: '20 to 24' });
-  expect(lifted.notes).toEqual(['The pack lies in one way; how it came to is open.']);
+  expect(lifted.notes).toEqual(['The pack can lie in one way only; how it got there is open.']);
 });
 
 test('no state: what cannot be true together', () => {
@@ -70,7 +70,7 @@ test('no state: what cannot be true together', () => {
 
 test('a cut that was not told is thought of, where it would help', () => {
   const notes = (...facts: Fact[]): readonly string[] => reckon(...facts).notes;
-  const uncut = ['Had the pack been cut before that, it would fit.'];
+  const uncut = ['It would fit if the pack had been cut first.'];
   const face: Fact = { kind: 'seen', at: 'face', card: card('KH') };
   expect(reckon(face).known).toEqual([{ words: 'States that fit', value: 0 }]);
   expect(notes(face)).toEqual(uncut);

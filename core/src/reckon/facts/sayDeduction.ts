@@ -116,8 +116,8 @@ export const reckonFacts = (now: Order, facts: readonly Fact[], deduction: Deduc
     known: states === 0 ? [{ words: 'States that fit', value: 0 }] : knownOf(deduction),
     answer,
     notes: [
-      ...(states > 1 && whole ? ['The pack lies in one way; how it came to is open.'] : []),
-      ...(deduction.unlessCut ? ['Had the pack been cut before that, it would fit.'] : []),
+      ...(states > 1 && whole ? ['The pack can lie in one way only; how it got there is open.'] : []),
+      ...(deduction.unlessCut ? ['It would fit if the pack had been cut first.'] : []),
     ],
     sum: [],
     marks: out.length > 8 ? marks.filter(({ mark }) => mark === 'seen') : marks,

@@ -133,7 +133,7 @@ const describeStop = ({ displaced, from }: LineStop): string => {
 
 /** The same in a table. */
 const shortStop = ({ displaced, from }: LineStop): string =>
-  displaced === 0 ? 'nothing' : `${displaced} ${from === 'top' ? 'top to bottom' : 'bottom to top'}`;
+  displaced === 0 ? 'nothing' : `${displaced} to ${from === 'top' ? 'bottom' : 'top'}`;
 
 /** The place of the card that was called: of two copies, the one that is called first in the row. */
 const calledPlace = (pack: Order, card: Card, lead: number): number | undefined => {
@@ -238,7 +238,8 @@ export const reckonNumberLine = (home: Order, now: Order, setup: LineSetup, told
         : { words: 'The selection lies at', value: place },
       { words: 'Invite the stop from', value: invite },
       { words: 'Easy', value: `${easy.from} to ${easy.to}` },
-      ...line.stops.map((each) => ({ words: `Stopped at ${each.number}`, value: shortStop(each) })),
+      { words: 'Stopped at', value: 'move' },
+      ...line.stops.map((each) => ({ words: `${each.number}`, value: shortStop(each) })),
     ],
     sum: [
       ...(told.below === undefined

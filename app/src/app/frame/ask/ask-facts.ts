@@ -76,7 +76,8 @@ const heapWord: FactWord['read'] = (words) => {
 const rankWords: FactWord['read'] = (words) => {
   const ranks = words.map(parseRank);
   const wrong = words.find((_, index) => ranks[index] === undefined);
-  if (wrong !== undefined) return { problem: `“${wrong.slice(0, 20)}” is no rank: A, 2 to 10, J, Q or K.` };
+  if (wrong !== undefined)
+    return { problem: `“${wrong.slice(0, 20)}” is not a rank: A, 2 to 10, J, Q or K.` };
   if (words.length < 2) return { hint: 'the next two ranks, such as 4 10' };
   if (words.length > 2) return { problem: 'Two ranks are enough.' };
   const [first, second] = ranks as readonly Rank[];
@@ -87,7 +88,7 @@ const shortWord: FactWord['read'] = (words) => {
   if (words.length === 0) return { hint: 'the rank of the short group' };
   const text = words.join(' ');
   const rank = parseRank(text);
-  if (rank === undefined) return { problem: `“${text.slice(0, 20)}” is no rank: A, 2 to 10, J, Q or K.` };
+  if (rank === undefined) return { problem: `“${text.slice(0, 20)}” is not a rank: A, 2 to 10, J, Q or K.` };
   return { fact: { kind: 'short group', rank } };
 };
 

@@ -248,7 +248,7 @@ const tell = (
 const riffled = (rest: readonly string[]): Reply => {
   if (rest.length === 0) return { hint: 'how many riffles, 1 to 5', completions: [] };
   const text = rest.join(' ');
-  if (!/^[1-5]$/.test(text)) return wrong(`“${text.slice(0, 20)}” is no count of riffles from 1 to 5.`);
+  if (!/^[1-5]$/.test(text)) return wrong(`“${text.slice(0, 20)}” is not a number of riffles from 1 to 5.`);
   return {
     intent: { do: 'riffled', riffles: Number(text) },
     says: `Key card after ${text} ${text === '1' ? 'riffle' : 'riffles'}`,
@@ -280,7 +280,9 @@ const wordReply = (asked: Asked, word: string, rest: readonly string[]): Reply |
   }
   if (room) return { intent: { do: 'go', room }, says: `Open ${room.name}`, completions: [] };
   if (word === 'swap' && asked.beside === undefined)
-    return wrong('There is no second pack. Keep one beside it: Arrange, an order, Keep beside the pack.');
+    return wrong(
+      'There is no second pack. Keep one beside it: Arrange, an order, More, Keep beside the pack.',
+    );
   const act = word as 'undo' | 'redo' | 'help' | 'swap';
   const says = {
     undo: 'Take the last action back',
@@ -318,7 +320,9 @@ const oneWord = (asked: Asked, text: string): Reply => {
   if (NUMBER.test(text)) return { ...look(asked, Number(text)), completions };
   if (completions.length > 0) return { completions };
   if (parseSuit(text.slice(-1)) !== undefined || /^\d/.test(text)) return notCard(text);
-  return wrong(`“${text.slice(0, 20)}” is no card, number or word of the ask line. Type help for a list.`);
+  return wrong(
+    `“${text.slice(0, 20)}” is not a card, number or word that the ask line knows. Type help for a list.`,
+  );
 };
 
 /** What cards, numbers and words are read as. */
