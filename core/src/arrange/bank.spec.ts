@@ -51,9 +51,9 @@ test.each<[readonly number[], BankPosition, string]>([
   [[1, 1], { kind: 'at the face' }, 'twice'],
   [[1, 2], { kind: 'behind', count: 51 }, 'from 52 to 53'],
   [[1, 2], { kind: 'every', step: 3, first: 0 }, 'from 0'],
-  [[1, 2], { kind: 'every', step: 0, first: 5 }, 'Every 0'],
-  [[1, 2], { kind: 'every', step: -1, first: 5 }, 'Every -1'],
-  [[1, 2], { kind: 'every', step: 1.5, first: 5 }, 'Every 1.5'],
+  [[1, 2], { kind: 'every', step: 0, first: 5 }, 'every 0 is'],
+  [[1, 2], { kind: 'every', step: -1, first: 5 }, 'every -1 is'],
+  [[1, 2], { kind: 'every', step: 1.5, first: 5 }, 'every 1.5 is'],
 ])('a bank %j that cannot be laid is told why', (cards, position, message) => {
   const outcome = layBank(cards, position, 52);
   expect(outcome.ok ? '' : outcome.problems[0].what).toContain(message);

@@ -121,10 +121,10 @@ export const heapNames = (freedom: Freedom): readonly string[] => layingOf(freed
 export const layCard = (freedom: Freedom, heaps: Heaps, card: Card): Laid =>
   layingOf(freedom).place(heaps, card);
 
-/** The heaps once these cards have been turned, one by one from the top of a shuffled pack. */
-export const layAll = (freedom: Freedom, turned: Order): Heaps => {
+/** The heaps once these cards have been turned over, one by one from the top of a shuffled pack. */
+export const layAll = (freedom: Freedom, shown: Order): Heaps => {
   const laying = layingOf(freedom);
-  return turned.reduce<Heaps>(
+  return shown.reduce<Heaps>(
     (heaps, card) => {
       const { heap, under } = laying.place(heaps, card);
       return heaps.map((each, index) =>

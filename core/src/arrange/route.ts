@@ -39,7 +39,7 @@ const sourcesOf = (steps: readonly Move[], size: number): Uint8Array[] => {
 };
 
 /**
- * `before` cut at `count`, then a step, then turned so that card 0 is on top: packs are searched up to a cut.
+ * `before` cut at `count`, then a step, then rotated so that card 0 is on top: packs are searched up to a cut.
  * Cards are numbers from 0 to N − 1.
  */
 const stepInto = (after: Uint8Array, before: Uint8Array, count: number, source: Uint8Array): void => {
@@ -80,7 +80,7 @@ interface Back {
   readonly step: number;
 }
 
-const turned = (pack: Uint8Array): Uint8Array => {
+const rotated = (pack: Uint8Array): Uint8Array => {
   const top = pack.indexOf(0);
   return pack.map((_, index) => pack[(index + top) % pack.length]);
 };
@@ -100,7 +100,7 @@ export function* searchRoute(from: Order, to: Order, longest = LONGEST_ROUTE): R
   const size = from.length;
   const steps = stepsFor(size);
   const sources = sourcesOf(steps, size);
-  const start = turned(Uint8Array.from(from, (card) => to.indexOf(card)));
+  const start = rotated(Uint8Array.from(from, (card) => to.indexOf(card)));
   const goal: Back = { pack: Uint8Array.from(to, (_, index) => index), next: undefined, cut: 0, step: -1 };
   const known = new Map<number, Back>([[keyOf(goal.pack), goal]]);
   const finish = (path: readonly Uint8Array[], back: Back): readonly Move[] | undefined =>

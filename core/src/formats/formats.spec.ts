@@ -28,7 +28,7 @@ test('JSON goes out and in, whatever the name', () => {
 });
 
 test.each([
-  ['null', 'no order of Enumeron'],
+  ['null', 'not an order from Enumeron'],
   ['{"format":"enumeron-order","version":2}', 'Version 2'],
   ['{"format":"enumeron-order","version":1,"name":5}', 'name or the cards'],
   ['{"format":"enumeron-order","version":1,"name":"A","cards":"AC 11H"}', '“11H” is not a card'],

@@ -72,7 +72,7 @@ test('steps do what the moves of the same name do', () => {
             { do: 'insert', packet: 'out', into: 'pack', place },
           ),
         ).toEqual(pack);
-        expect(after({ do: 'turn', packet: 'pack' })).toEqual([...pack].reverse());
+        expect(after({ do: 'flip', packet: 'pack' })).toEqual([...pack].reverse());
       },
     ),
   );
@@ -95,7 +95,7 @@ const anyStep: fc.Arbitrary<Step> = fc.oneof(
     where: fc.constantFrom('on' as const, 'under' as const),
     other: anyPacket,
   }),
-  fc.record({ do: fc.constant('turn' as const), packet: anyPacket }),
+  fc.record({ do: fc.constant('flip' as const), packet: anyPacket }),
   fc.record({ do: fc.constant('take' as const), place: anyCount, from: anyPacket, onto: anyPacket }),
   fc.record({ do: fc.constant('insert' as const), packet: anyPacket, into: anyPacket, place: anyCount }),
 );
@@ -127,7 +127,7 @@ test('two cuts, the second deeper: the worked examples', () => {
   for (const row of deeper.rows) {
     const steps: Step[] = [row.firstCut, row.secondCut].flatMap((count): Step[] => [
       { do: 'lift', count, from: 'pack', onto: 'hand' },
-      { do: 'turn', packet: 'hand' },
+      { do: 'flip', packet: 'hand' },
       { do: 'see', sight: { of: 'card', packet: 'hand', place: 1 }, name: `seen ${count}` },
       { do: 'put', packet: 'hand', where: 'on', other: 'pack' },
     ]);

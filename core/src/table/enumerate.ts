@@ -111,7 +111,7 @@ const actionOf = (step: Exclude<Step, { do: 'choose' }>, program: Program): Acti
         return true;
       };
     }
-    case 'turn': {
+    case 'flip': {
       const index = packet(step.packet);
       return (world) => {
         const [base, end] = [baseOf(index), baseOf(index) + world.sizes[index]];

@@ -22,7 +22,7 @@ export interface Program {
 const packetsOf = (step: Step): readonly string[] => {
   switch (step.do) {
     case 'cut':
-    case 'turn':
+    case 'flip':
     case 'deal heaps':
       return [step.packet];
     case 'lift':

@@ -29,8 +29,8 @@ export type Step =
   | { readonly do: 'lift'; readonly count: Quantity; readonly from: string; readonly onto: string }
   /** A whole packet goes on or under another. */
   | { readonly do: 'put'; readonly packet: string; readonly where: 'on' | 'under'; readonly other: string }
-  /** A packet is turned over: its order is reversed and every card shows its other side. */
-  | { readonly do: 'turn'; readonly packet: string }
+  /** A packet is flipped, that is, turned over: its order is reversed and every card shows its other side. */
+  | { readonly do: 'flip'; readonly packet: string }
   /** Cards are dealt one by one, which reverses them. */
   | { readonly do: 'deal'; readonly count: Quantity; readonly from: string; readonly onto: string }
   /** A packet is dealt round into heaps, and these are gathered: their numbers from 1, from the top down. */

@@ -19,17 +19,17 @@ import { HeapView } from './heap-view';
       <en-next-card
         label="The card turned"
         [pack]="left()"
-        [progress]="turned().length + ' of ' + order().length"
-        [backable]="turned().length > 0"
-        (picked)="turn($event)"
+        [progress]="shown().length + ' of ' + order().length"
+        [backable]="shown().length > 0"
+        (picked)="show($event)"
         (back)="back()"
       >
-        <en-heap-view [card]="turned().at(-1)" [named]="true" [heap]="heap()" [under]="laid()?.under ?? 0">
+        <en-heap-view [card]="shown().at(-1)" [named]="true" [heap]="heap()" [under]="laid()?.under ?? 0">
           Turn the top card and press it here, or type it.
         </en-heap-view>
       </en-next-card>
     } @else {
-      <en-heap-view [card]="turned().at(-1)" [named]="true" [heap]="heap()" [under]="laid()?.under ?? 0" />
+      <en-heap-view [card]="shown().at(-1)" [named]="true" [heap]="heap()" [under]="laid()?.under ?? 0" />
       <p class="gather">{{ gathered().says }}</p>
       <button mat-flat-button (click)="gatheredAs.emit(gathered().order)">The pack is gathered so</button>
       <button mat-button (click)="back()">Back one card</button>
@@ -51,11 +51,11 @@ export class FreeGuide {
   /** The pack as it lies at the end, once the user says that it does. */
   readonly gatheredAs = output<readonly Card[]>();
 
-  protected readonly turned = linkedSignal<readonly Card[], readonly Card[]>({
+  protected readonly shown = linkedSignal<readonly Card[], readonly Card[]>({
     source: this.order,
     computation: () => [],
   });
-  protected readonly left = computed(() => this.order().filter((card) => !this.turned().includes(card)));
+  protected readonly left = computed(() => this.order().filter((card) => !this.shown().includes(card)));
   protected readonly lead = computed(() => {
     const freedom = this.freedom();
     if (freedom.kind !== 'bank')
@@ -66,21 +66,21 @@ export class FreeGuide {
   });
   /** Where the card turned last goes, among the heaps before it. */
   protected readonly laid = computed(() => {
-    const turned = this.turned();
-    return turned.length === 0
+    const shown = this.shown();
+    return shown.length === 0
       ? undefined
-      : layCard(this.freedom(), layAll(this.freedom(), turned.slice(0, -1)), turned[turned.length - 1]);
+      : layCard(this.freedom(), layAll(this.freedom(), shown.slice(0, -1)), shown[shown.length - 1]);
   });
   protected readonly heap = computed(() => heapNames(this.freedom())[this.laid()?.heap ?? 0]);
   protected readonly gathered = computed(() =>
-    gatherHeaps(this.freedom(), layAll(this.freedom(), this.turned())),
+    gatherHeaps(this.freedom(), layAll(this.freedom(), this.shown())),
   );
 
-  protected turn(card: Card): void {
-    this.turned.update((turned) => [...turned, card]);
+  protected show(card: Card): void {
+    this.shown.update((shown) => [...shown, card]);
   }
 
   protected back(): void {
-    this.turned.update((turned) => turned.slice(0, -1));
+    this.shown.update((turned) => turned.slice(0, -1));
   }
 }

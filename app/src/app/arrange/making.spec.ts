@@ -158,7 +158,7 @@ describe('by recipe', () => {
     await rendered.click('Add');
     (rendered.find('input[type=checkbox]') as HTMLInputElement).click();
     await rendered.fixture.whenStable();
-    expect(rendered.text()).toContain('What chance did cannot be taken back');
+    expect(rendered.text()).toContain('A shuffle by chance cannot be taken back');
     expect(rendered.button('Save the order').disabled).toBe(true);
   });
 });

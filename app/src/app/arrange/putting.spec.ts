@@ -216,7 +216,7 @@ describe('a question of every cut', () => {
     await rendered.type('input[placeholder]', 'out');
     expect(rendered.find('.says').textContent).not.toContain('every cut');
     await rendered.type('input[placeholder]', 'shuffle');
-    expect(rendered.text()).toContain('is no move');
+    expect(rendered.text()).toContain('is not a move');
   });
 
   test('of every kind, and what is wrong with it is told', async () => {

@@ -39,7 +39,7 @@ test.each([
   'heaps 3 1 1 2',
   'shuffle',
   '12',
-])('“%s” is no move', (text) => expect(readMove(text, pack).problem).toContain('is no move'));
+])('“%s” is not a move', (text) => expect(readMove(text, pack).problem).toContain('is not a move'));
 
 test('numbers beyond the pack, cards that are in it, and nothing at all', () => {
   expect(readMove('cut 60', pack).problem).toBe('60 is more than the pack has: 52 cards.');

@@ -28,7 +28,7 @@ export class SortingGuide {
   protected readonly pass = linkedSignal({ source: this.heaps, computation: () => 1 });
 
   /** The cards turned in the first pass, in the order in which they came. */
-  protected readonly turned = linkedSignal<number, readonly Card[]>({
+  protected readonly shown = linkedSignal<number, readonly Card[]>({
     source: this.heaps,
     computation: () => [],
   });
@@ -37,21 +37,21 @@ export class SortingGuide {
 
   /** The pack as a later pass begins. */
   private readonly before = computed(() => {
-    let now: readonly Card[] = this.turned();
+    let now: readonly Card[] = this.shown();
     for (let pass = 1; pass < this.pass(); pass++) now = sortingPass(this.order(), now, this.heaps(), pass);
     return now;
   });
   protected readonly current = computed(() =>
-    this.pass() === 1 ? this.turned().at(-1) : this.before().at(this.laid()),
+    this.pass() === 1 ? this.shown().at(-1) : this.before().at(this.laid()),
   );
   protected readonly heap = computed(() => {
     const card = this.current();
     return card === undefined ? undefined : sortingHeap(this.order(), card, this.heaps(), this.pass());
   });
-  protected readonly done = computed(() => (this.pass() === 1 ? this.turned().length : this.laid()));
-  protected readonly complete = computed(() => this.turned().length === this.order().length);
+  protected readonly done = computed(() => (this.pass() === 1 ? this.shown().length : this.laid()));
+  protected readonly complete = computed(() => this.shown().length === this.order().length);
   /** The cards that have not been turned yet in the first pass. */
-  protected readonly left = computed(() => this.order().filter((card) => !this.turned().includes(card)));
+  protected readonly left = computed(() => this.order().filter((card) => !this.shown().includes(card)));
 
   protected readonly rows = computed(() =>
     SUITS.map((suit) => RANKS.map((rank) => suit * 13 + rank - 1)).concat([
@@ -65,7 +65,7 @@ export class SortingGuide {
   }
 
   protected back(): void {
-    if (this.pass() === 1) this.turned.set(this.turned().slice(0, -1));
+    if (this.pass() === 1) this.shown.set(this.shown().slice(0, -1));
     else this.laid.update((count) => Math.max(0, count - 1));
   }
 

@@ -225,7 +225,7 @@ test('a wrong backup changes nothing and says what is wrong, where', async () =>
     ['null', /not a backup of Enumeron/],
     ['[]', /not a backup of Enumeron/],
     [JSON.stringify({ ...good, version: 3 }), /newer Enumeron/],
-    [JSON.stringify({ ...good, version: { toString: 1 } }), /version.*does not tell the version/],
+    [JSON.stringify({ ...good, version: { toString: 1 } }), /version.*does not say which version/],
     [JSON.stringify({ ...good, made: 'yesterday' }), /made.*when it was made/],
     [JSON.stringify({ ...good, rows: undefined }), /rows.*holds no rows/],
     [JSON.stringify({ ...good, more: 1 }), /more.*does not belong/],

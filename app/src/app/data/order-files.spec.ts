@@ -40,7 +40,7 @@ test('broken files say where', async () => {
   expect(await said('{\n  "format": oops\n}')).toBe('Line 2, column 13: The file is not JSON.');
   expect(await said('{\n  "name": "A",\n}')).toBe('Line 3, column 1: The file is not JSON.');
   expect(await said('{\n  "name": "A" // mine\n}')).toBe('Line 2, column 15: The file is not JSON.');
-  expect(await said('{"format": "other"}')).toContain('no order of Enumeron');
+  expect(await said('{"format": "other"}')).toContain('not an order from Enumeron');
   expect(await said(`{"a": ${'['.repeat(20_000)}`)).toContain(
     'Line 1, column 46: The file is nested too deeply.',
   );

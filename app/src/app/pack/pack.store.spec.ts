@@ -189,6 +189,6 @@ test('a stored row that is no order is told and left as it is', async () => {
   const page = TestBed.runInInjectionContext(() => orders.page(computed(() => ({ start: 0, end: 10 }))));
   await until(() => (TestBed.tick(), page().length === 6));
   expect(page().at(-1)).toMatchObject({ id: 'odd', name: 'Odd one' });
-  expect((page().at(-1) as { damaged?: string }).damaged).toContain('there twice');
+  expect((page().at(-1) as { damaged?: string }).damaged).toContain('comes twice');
   expect(await db.rows(ORDERS).get('odd')).toEqual(odd);
 });

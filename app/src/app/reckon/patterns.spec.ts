@@ -355,7 +355,7 @@ describe('whatever was seen', () => {
     await submit(rendered);
     expect(facts.facts()).toHaveLength(12);
     expect((rendered.all('.fields input')[1] as HTMLInputElement).value).toBe('20');
-    await until(() => document.body.textContent.includes('At most 12 facts are told of one pack.'));
+    await until(() => document.body.textContent.includes('At most 12 facts can be told of one pack.'));
   });
 
   test('a long enumeration goes to the worker and its answer comes', async () => {

@@ -28,8 +28,8 @@ const logWays = (piles: number, size: number, rising: number): number => {
 const risingCounts = (places: readonly number[], cut: boolean): number[] => {
   const size = places.length;
   const counts = new Array<number>(size + 2).fill(0);
-  for (let turn = 0; turn < (cut ? size : 1); turn++) {
-    const at = (index: number): number => (places[index % size] - turn + size) % size;
+  for (let rotation = 0; rotation < (cut ? size : 1); rotation++) {
+    const at = (index: number): number => (places[index % size] - rotation + size) % size;
     let falls = 0;
     for (let index = 0; index < size; index++) if (at(index + 1) < at(index)) falls++;
     // The home order may have been cut before, too: each beginning leaves one pair of neighbours out.
@@ -107,7 +107,7 @@ export const reckonMovedCard = (home: Order, told: Order, riffles: number, cut: 
       `${told.length} of ${home.length} cards are told.`,
       missing.length <= 4
         ? `Still to come: ${missing.map(showCard).join(' ')}.`
-        : 'Turn the cards from the top and tell each.',
+        : 'Turn the cards over from the top and enter each.',
     );
   const offset = offsetOf(home, told);
   if (offset !== undefined) return reckonNothingMoved(home, told, offset);

@@ -111,7 +111,7 @@ export class Rail {
   }
 
   /** One card more to the bottom with the right arrow, one back with the left; Home puts the pack in order. */
-  protected turn(event: KeyboardEvent): void {
+  protected rotate(event: KeyboardEvent): void {
     const offset = this.pack.offset() ?? 0;
     const steps: Readonly<Record<string, number>> = {
       ArrowRight: 1,
