@@ -12,8 +12,8 @@ import { HeapView } from './heap-view';
   imports: [HeapView, MatButton, NextCard, OrderSheet],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<p class="lead">
-      {{ lead() }} Each card is handled once. Look at the top card, press it here, and put it face down where
-      it says.
+      {{ lead() }} Each card is handled once. Look at the top card, tap it here, and put it face down where it
+      says.
     </p>
     @if (left().length > 0) {
       <en-next-card
@@ -25,7 +25,7 @@ import { HeapView } from './heap-view';
         (back)="back()"
       >
         <en-heap-view [card]="shown().at(-1)" [named]="true" [heap]="heap()" [under]="laid()?.under ?? 0">
-          Turn the top card and press it here, or type it.
+          Turn the top card over and tap it here, or type it.
         </en-heap-view>
       </en-next-card>
     } @else {

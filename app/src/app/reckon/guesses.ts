@@ -2,6 +2,9 @@ import { Card, showCard, speakCard } from '@enumeron/core/deck';
 import { chancesOf, Possible } from '@enumeron/core/reckon/facts';
 import { GuessedSlot, RailGuesses } from '../pack/rail-guess';
 
+/** A card that is less likely than this at a place is not shown there: many are as likely. */
+const WORTH_SHOWING = 0.1;
+
 const percent = (chance: number): string => `${Math.round(chance * 100)} %`;
 
 /** For every place how many cards may lie there, and the likeliest; or for one card where it may lie. */
@@ -18,14 +21,16 @@ export const guessesOf = (possible: Possible, about: Card | undefined): RailGues
         below: chances[index] === 0 ? '' : Math.round(chances[index] * 100).toString(),
         label: `${place}, ${speakCard(about)} ${chances[index] === 0 ? 'cannot lie here' : percent(chances[index])}`,
       };
+    const leads = chance >= WORTH_SHOWING;
     return {
       card: likeliest,
-      chance,
+      chance: leads ? chance : 0,
       below: cards.toString(),
       label:
         cards === 1
           ? `${place}, ${speakCard(likeliest)} for certain`
-          : `${place}, one of ${cards} cards, likeliest ${speakCard(likeliest)}, ${percent(chance)}`,
+          : `${place}, one of ${cards} cards` +
+            (leads ? `, likeliest ${speakCard(likeliest)}, ${percent(chance)}` : ''),
     };
   });
   return { about, slots };
@@ -34,5 +39,5 @@ export const guessesOf = (possible: Possible, about: Card | undefined): RailGues
 /** What the rail shows now, for the eye. */
 export const describeGuesses = ({ about }: RailGuesses): string =>
   about === undefined
-    ? 'The rail shows the likeliest card of each place, and below it how many cards it may be.'
+    ? 'The rail shows below each place how many cards may lie there, and the likeliest where one leads.'
     : `The rail shows where ${showCard(about)} may lie, and below how likely in a hundred.`;

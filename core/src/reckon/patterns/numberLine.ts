@@ -131,9 +131,9 @@ const describeStop = ({ displaced, from }: LineStop): string => {
     : `Leave the bottom ${displaced === 1 ? 'card' : cards(displaced)} on the table when you pick the pack up, and drop ${displaced === 1 ? 'it' : 'them'} on top`;
 };
 
-/** The same in a table. */
+/** The same in a table: `2 ↓` for two cards from top to bottom. */
 const shortStop = ({ displaced, from }: LineStop): string =>
-  displaced === 0 ? 'nothing' : `${displaced} to ${from === 'top' ? 'bottom' : 'top'}`;
+  displaced === 0 ? '–' : `${displaced} ${from === 'top' ? '↓' : '↑'}`;
 
 /** The place of the card that was called: of two copies, the one that is called first in the row. */
 const calledPlace = (pack: Order, card: Card, lead: number): number | undefined => {
@@ -228,6 +228,7 @@ export const reckonNumberLine = (home: Order, now: Order, setup: LineSetup, told
     notes: [
       ...(stop ? [`Then count ${stop.number}, turn the last: it is ${what}.`] : []),
       `Stopped from ${easy.from} to ${easy.to}, at most ${cards(setup.easy)} move.`,
+      'In the list: ↓ so many cards go from top to bottom, ↑ from bottom to top.',
       ...(place > setup.lead
         ? [`It lies beyond the line of ${setup.lead}: this one goes up to ${end}.`]
         : []),
