@@ -9,6 +9,30 @@ const IMPURE = [
   ...['setTimeout', 'setInterval', 'requestAnimationFrame', 'performance', 'Date', 'crypto'],
 ].map((name) => ({ name, message: 'core is pure: no DOM, no I/O, no clock, no unseeded randomness.' }));
 
+const CORE_ONLY = { regex: '^[^.]', message: 'core imports nothing but itself.' };
+
+/** The folders of core, each over those before it: an import only goes to one that comes earlier. */
+const LAYERS = ['deck', 'moves', 'formats', 'odds', 'table', 'arrange', 'reckon'];
+
+const coreLayers = LAYERS.map((layer, index) => ({
+  files: [`core/src/${layer}/**/*.ts`],
+  ignores: ['**/*.spec.ts'],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          CORE_ONLY,
+          ...LAYERS.slice(index + 1).map((above) => ({
+            regex: `^(\\.\\./)+${above}/`,
+            message: `${layer} stands below ${above}.`,
+          })),
+        ],
+      },
+    ],
+  },
+}));
+
 const ROOMS = ['arrange', 'learn', 'reckon', 'weave', 'rehearse', 'perform', 'record', 'settings'];
 
 /** Rooms do not import each other; what two need goes to pack/, data/ or shared/. */
@@ -63,12 +87,10 @@ export default tseslint.config(
         'error',
         { object: 'Math', property: 'random', message: 'Randomness comes in as a seeded generator.' },
       ],
-      'no-restricted-imports': [
-        'error',
-        { patterns: [{ regex: '^[^.]', message: 'core imports nothing but itself.' }] },
-      ],
+      'no-restricted-imports': ['error', { patterns: [CORE_ONLY] }],
     },
   },
+  ...coreLayers,
   {
     files: ['app/**/*.ts'],
     extends: [...angular.configs.tsRecommended],

@@ -3,7 +3,7 @@ import { mod } from '../deck/mod';
 import { showCard } from '../deck/notation';
 import { Order, placeOf } from '../deck/order';
 import { cards } from '../moves/wording';
-import { offsetOf } from '../reckon/offset';
+import { offsetOf } from '../deck/offset';
 
 /** What a pack told card by card looks like beside the order that it should be in. */
 export interface PackCheck {

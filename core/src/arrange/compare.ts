@@ -1,7 +1,7 @@
 import { Card } from '../deck/card';
 import { mod } from '../deck/mod';
 import { Order, placeOf } from '../deck/order';
-import { offsetOf } from '../reckon/offset';
+import { offsetOf } from '../deck/offset';
 
 /** What two orders have in common. */
 export interface Comparison {

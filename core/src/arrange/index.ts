@@ -1,4 +1,3 @@
-export { type Bank, type BankPosition, countingRun, fillSlots, freeSlots, layBank, parseBank } from './bank';
 export { checkPack, type PackCheck } from './check';
 export { compareOrders, type Comparison } from './compare';
 export { type Conditions, faults } from './conditions';
@@ -15,15 +14,7 @@ export {
 } from './laying';
 export { properties } from './properties';
 export { type Property } from './property';
-export {
-  askOrder,
-  composedCardAt,
-  type ComposedWay,
-  type CutCase,
-  type Question,
-  type QuestionAnswer,
-  type Relation,
-} from './question';
+export { askOrder, type CutCase, type Question, type QuestionAnswer, type Relation } from './question';
 export { MOST_MOVES, type Origin, parseOrigin } from './origin';
 export { randomOrder } from './randomOrder';
 export {

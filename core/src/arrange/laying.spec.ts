@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { Card, mateOf, rankOf } from '../deck/card';
 import { numberOrder, Order } from '../deck/order';
 import { seededRng, shuffled } from '../deck/rng';
-import { Bank, BankPosition, layBank } from './bank';
+import { Bank, BankPosition, layBank } from '../deck/bank';
 import { Freedom, freedomFits, gatherHeaps, heapNames, layAll, layCard } from './laying';
 
 const anyPack = fc.integer().map((seed) => shuffled(numberOrder(), seededRng(seed)));

@@ -2,7 +2,7 @@ import { Card, mateOf, rankOf } from '../deck/card';
 import { showRank } from '../deck/notation';
 import { Order } from '../deck/order';
 import { cards } from '../moves/wording';
-import { Bank } from './bank';
+import { Bank } from '../deck/bank';
 
 /**
  * What an order leaves free: in mirrored halves any card may come first as long as its mate stands opposite;

@@ -2,7 +2,7 @@ import { Card } from '../deck/card';
 import { Outcome } from '../deck/problem';
 import { cardList, kindOf, listOf, readBy, SEED, ShapesOf } from '../deck/shape';
 import { Move, MOVE } from '../moves/move';
-import { Bank, BANK } from './bank';
+import { Bank, BANK } from '../deck/bank';
 import { Conditions, CONDITIONS } from './conditions';
 import { Rule, RULE } from './rule';
 

@@ -5,7 +5,7 @@ import { Order, placeOf } from '../deck/order';
 import { cut } from '../moves/cut';
 import { mirrorSurvives } from './mirror';
 import { Property, property } from './property';
-import { ComposedWay, composedCardAt } from './question';
+import { composedCardAt, ComposedWay } from '../deck/composedCard';
 import { sequencesSurvive } from './sequences';
 
 /** Neighbours as the pack is cut anywhere: the face card's neighbour is the top card. */

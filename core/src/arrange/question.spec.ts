@@ -7,8 +7,9 @@ import { numberOrder, Order } from '../deck/order';
 import { seededRng, shuffled } from '../deck/rng';
 import { cut } from '../moves/cut';
 import { weave } from '../moves/weave';
-import { countingRun, fillSlots, freeSlots } from './bank';
-import { askOrder, composedCardAt } from './question';
+import { countingRun, fillSlots, freeSlots } from '../deck/bank';
+import { composedCardAt } from '../deck/composedCard';
+import { askOrder } from './question';
 import { evenSpacing, longestSequence } from './sequences';
 
 const read = (names: readonly string[]): Order => names.map((name) => parseCard(name) as Card);

@@ -1,4 +1,5 @@
-import { Card, cardOf, colourOf, looksLike, mateOf, rankOf, suitOf } from '../deck/card';
+import { Card, colourOf, mateOf, rankOf, suitOf } from '../deck/card';
+import { composedCardAt, ComposedWay } from '../deck/composedCard';
 import { showCard } from '../deck/notation';
 import { Order } from '../deck/order';
 import { cut } from '../moves/cut';
@@ -16,8 +17,6 @@ export type Question =
   | { readonly kind: 'sum'; readonly count: number; readonly more: number }
   /** These cards lie side by side, in any order. */
   | { readonly kind: 'together'; readonly cards: readonly Card[] };
-
-export type ComposedWay = 'rank then suit' | 'suit then rank';
 
 /** What holds for one cut, and how one sees it. */
 export interface CutCase {
@@ -46,26 +45,6 @@ type Verdict = Omit<CutCase, 'cut'>;
 const apart = (now: Order, relation: Relation, distance: number): Verdict => {
   const [a, b] = [now[0], now[distance % now.length]];
   return { ok: RELATIONS[relation](a, b), says: `${showCard(a)} and ${showCard(b)}` };
-};
-
-/**
- * The card with the rank of one of the two top cards and the suit of the other, and its place among the rest:
- * from the top for rank then suit, from the face for suit then rank. Of two copies it is the one met first.
- *
- * @returns undefined where a joker names nothing; no place where it is one of the two or not there.
- */
-export const composedCardAt = (
-  now: Order,
-  way: ComposedWay,
-): { readonly card: Card; readonly place: number | undefined } | undefined => {
-  const [ranked, suited] = way === 'rank then suit' ? [now[0], now[1]] : [now[1], now[0]];
-  const [rank, suit] = [rankOf(ranked), suitOf(suited)];
-  if (rank === undefined || suit === undefined) return undefined;
-  const named = cardOf(rank, suit);
-  const rest = now.slice(2);
-  const counted = way === 'rank then suit' ? rest : rest.reverse();
-  const card = counted.find((each) => looksLike(each, named));
-  return card === undefined ? { card: named, place: undefined } : { card, place: counted.indexOf(card) + 1 };
 };
 
 const composed = (now: Order, way: ComposedWay, place: number): Verdict => {

@@ -1,5 +1,5 @@
 import { Order, sameOrder } from '../deck/order';
-import { cutBetween } from '../reckon/offset';
+import { cutBetween } from '../deck/offset';
 import { applyMove, Move } from '../moves/move';
 
 /** How far a search for a route has come. */

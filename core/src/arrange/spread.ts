@@ -1,4 +1,4 @@
-import { Card, firstOf, FULL_PACK } from '../deck/card';
+import { Card, colourOf, isJoker, rankOf, suitOf } from '../deck/card';
 import { Order } from '../deck/order';
 import { Rng } from '../deck/rng';
 
@@ -20,30 +20,60 @@ export const SPREAD_MEASURES: readonly SpreadMeasure[] = ['colourRun', 'suitRun'
 /** Where each measure is put in a row of numbers by `measureInto`. */
 const [COLOUR, SUIT, LIKE, SEQUENCE] = [0, 1, 2, 3];
 
-/** Suit of a first copy from 0 to 3, and 4 for a joker, which breaks every run. */
-const suitIndex = (card: number): number => (card >= FULL_PACK ? 4 : (card / 13) | 0);
-const colourIndex = (suit: number): number => (suit === 4 ? 2 : suit === 1 || suit === 2 ? 1 : 0);
+/** Card numbers are below this. */
+const CARDS = 108;
+const NONE = 255;
 
-/** Measures the cards of an array without making anything new; the caller owns `result` (4 numbers). */
-const measureInto = (cards: Uint8Array, result: Uint8Array): void => {
-  let [colourRun, suitRun, likeRanks, sequences] = [0, 0, 0, 0];
-  let [longestColour, longestSuit] = [0, 0];
-  let [suitBefore, colourBefore, rankBefore] = [-1, -1, -9];
-  for (const copy of cards) {
-    const card = firstOf(copy);
-    const suit = suitIndex(card);
-    const colour = colourIndex(suit);
-    const rank = suit === 4 ? -9 : card % 13;
+/** By card: rank from 0 (NONE for a joker), suit (4 for a joker) and colour (2 for a joker). */
+const RANK_OF = Uint8Array.from({ length: CARDS }, (_, card) =>
+  isJoker(card) ? NONE : (rankOf(card) ?? 0) - 1,
+);
+const SUIT_OF = Uint8Array.from({ length: CARDS }, (_, card) => suitOf(card) ?? 4);
+const COLOUR_OF = Uint8Array.from({ length: CARDS }, (_, card) => {
+  const colour = colourOf(card);
+  return colour === undefined ? 2 : colour === 'red' ? 1 : 0;
+});
+
+/**
+ * Measures the cards of an array from the face up, without making anything new; the caller owns `result` (4 numbers).
+ * No measure depends on the end from which one looks.
+ *
+ * @param rng shuffles the cards on the way (Fisher–Yates): a card is where it stays once it is looked at.
+ */
+const measureInto = (cards: Uint8Array, result: Uint8Array, rng?: Rng): void => {
+  let colourRun = 0;
+  let suitRun = 0;
+  let likeRanks = 0;
+  let sequences = 0;
+  let longestColour = 0;
+  let longestSuit = 0;
+  let suitBefore = 4;
+  let colourBefore = 2;
+  let rankBefore = NONE;
+  for (let last = cards.length - 1; last >= 0; last--) {
+    let card = cards[last];
+    if (rng && last > 0) {
+      const other = (rng() * (last + 1)) | 0;
+      const drawn = cards[other];
+      cards[other] = card;
+      cards[last] = drawn;
+      card = drawn;
+    }
+    const suit = SUIT_OF[card];
+    const colour = COLOUR_OF[card];
+    const rank = RANK_OF[card];
     suitRun = suit === suitBefore && suit !== 4 ? suitRun + 1 : 1;
     colourRun = colour === colourBefore && colour !== 2 ? colourRun + 1 : 1;
     if (suitRun > longestSuit) longestSuit = suitRun;
     if (colourRun > longestColour) longestColour = colourRun;
-    if (rank >= 0 && rankBefore >= 0) {
-      const gap = rank > rankBefore ? rank - rankBefore : rankBefore - rank;
+    if (rank !== NONE && rankBefore !== NONE) {
+      const gap = rank - rankBefore;
       if (gap === 0) likeRanks++;
-      else if (gap === 1 || gap === 12) sequences++;
+      else if (gap === 1 || gap === -1 || gap === 12 || gap === -12) sequences++;
     }
-    [suitBefore, colourBefore, rankBefore] = [suit, colour, rank];
+    suitBefore = suit;
+    colourBefore = colour;
+    rankBefore = rank;
   }
   result[COLOUR] = longestColour;
   result[SUIT] = longestSuit;
@@ -79,13 +109,7 @@ export const spreadCounter = (
   return {
     run: (packs) => {
       for (let round = 0; round < packs; round++) {
-        for (let last = cards.length - 1; last > 0; last--) {
-          const other = (rng() * (last + 1)) | 0;
-          const card = cards[last];
-          cards[last] = cards[other];
-          cards[other] = card;
-        }
-        measureInto(cards, result);
+        measureInto(cards, result, rng);
         for (let measure = 0; measure < 4; measure++) counts[measure][result[measure]]++;
       }
       total += packs;

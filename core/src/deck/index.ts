@@ -62,3 +62,17 @@ export {
   type ShapeOf,
   whole,
 } from './shape';
+export { type Bank, type BankPosition, countingRun, fillSlots, freeSlots, layBank, parseBank } from './bank';
+export { composedCardAt, type ComposedWay } from './composedCard';
+export {
+  breaksIn,
+  cutBetween,
+  cutFor,
+  fromFace,
+  offsetFromFace,
+  offsetFromTop,
+  offsetOf,
+  placeAfter,
+  seamOf,
+  stackNumberAt,
+} from './offset';

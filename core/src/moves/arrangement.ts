@@ -1,4 +1,5 @@
 import { Order } from '../deck/order';
+import { Rule } from './rule';
 
 /**
  * What a move makes of places, whatever the cards: at each index from 0 of the new order, the index in the
@@ -7,8 +8,7 @@ import { Order } from '../deck/order';
 export type Arrangement = readonly number[];
 
 /** The order in which an arrangement lays another. */
-export const arrangeBy = (order: Order, arrangement: Arrangement): Order =>
-  arrangement.map((index) => order[index]);
+const arrangeBy = (order: Order, arrangement: Arrangement): Order => arrangement.map((index) => order[index]);
 
 /** The arrangement that takes another back. */
 export const invertArrangement = (arrangement: Arrangement): Arrangement => {
@@ -17,9 +17,13 @@ export const invertArrangement = (arrangement: Arrangement): Arrangement => {
   return inverse;
 };
 
-/** Where an arrangement takes the card at `place`, both from 1. */
-export const placeIn = (arrangement: Arrangement, place: number): number =>
-  arrangement.indexOf(place - 1) + 1;
+/** The two rules of a move that is an arrangement of places, made anew for each pack. */
+export const arranging = <M>(
+  arrange: (move: M, size: number) => Arrangement,
+): Pick<Rule<M>, 'apply' | 'place'> => ({
+  apply: (order, move) => arrangeBy(order, arrange(move, order.length)),
+  place: (move, place, size) => arrange(move, size).indexOf(place - 1) + 1,
+});
 
 /** The indices from `from` up to, not with, `to`. */
 export const range = (from: number, to: number): number[] =>

@@ -1,8 +1,8 @@
-import { Order } from '../deck/order';
 import { mod } from '../deck/mod';
-import { cards } from './wording';
-import { ShapeOf } from '../deck/shape';
+import { Order } from '../deck/order';
 import { COUNT } from './counts';
+import { Rule } from './rule';
+import { cards } from './wording';
 
 /** The top `count` cards, as they are, go to the bottom. */
 export interface Cut {
@@ -20,13 +20,17 @@ export const cut = (order: Order, count: number): Order => {
   return [...order.slice(at), ...order.slice(0, at)];
 };
 
-export const invertCut = ({ count }: Cut, size: number): Cut => ({ kind: 'cut', count: mod(-count, size) });
-
-/** The place (from 1) to which a cut takes the card at `place`. */
-export const placeAfterCut = ({ count }: Cut, place: number, size: number): number =>
-  mod(place - 1 - count, size) + 1;
-
-export const describeCut = ({ count }: Cut): string =>
-  count === 0 ? 'Leave the pack as it is.' : `Cut ${cards(count)} from the top to the bottom.`;
-
-export const CUT_SHAPE: ShapeOf<Cut> = { count: COUNT };
+export const CUT: Rule<Cut> = {
+  shape: { count: COUNT },
+  written: {
+    usage: 'cut 12',
+    says: 'cards cut from top to bottom',
+    pattern: /^cut (\d+)$/,
+    parse: ([count]) => ({ kind: 'cut', count: Number(count) }),
+  },
+  apply: (order, { count }) => cut(order, count),
+  invert: ({ count }, size) => ({ kind: 'cut', count: mod(-count, size) }),
+  place: ({ count }, place, size) => mod(place - 1 - count, size) + 1,
+  describe: ({ count }) =>
+    count === 0 ? 'Leave the pack as it is.' : `Cut ${cards(count)} from the top to the bottom.`,
+};

@@ -1,7 +1,7 @@
 import { Order } from '../deck/order';
-import { cards } from './wording';
-import { ShapeOf } from '../deck/shape';
 import { COUNT } from './counts';
+import { Rule } from './rule';
+import { cards } from './wording';
 
 /** The top `count` cards are dealt singly into a heap, which reverses them, and the heap goes back on top. */
 export interface Deal {
@@ -15,16 +15,20 @@ export const deal = (order: Order, count: number): Order => [
   ...order.slice(count),
 ];
 
-/** A deal undoes itself. */
-export const invertDeal = (move: Deal): Deal => move;
-
-/** The place (from 1) to which a deal takes the card at `place`. */
-export const placeAfterDeal = ({ count }: Deal, place: number, size: number): number => {
-  const dealt = Math.min(count, size);
-  return place <= dealt ? dealt + 1 - place : place;
+export const DEAL: Rule<Deal> = {
+  shape: { count: COUNT },
+  written: {
+    usage: 'deal 9',
+    says: 'cards dealt singly and dropped back on top',
+    pattern: /^deal (\d+)$/,
+    parse: ([count]) => ({ kind: 'deal', count: Number(count) }),
+  },
+  apply: (order, { count }) => deal(order, count),
+  // It undoes itself.
+  invert: (move) => move,
+  place: ({ count }, place, size) => {
+    const dealt = Math.min(count, size);
+    return place <= dealt ? dealt + 1 - place : place;
+  },
+  describe: ({ count }) => `Deal ${cards(count)} singly into a heap and drop the heap back on top.`,
 };
-
-export const describeDeal = ({ count }: Deal): string =>
-  `Deal ${cards(count)} singly into a heap and drop the heap back on top.`;
-
-export const DEAL_SHAPE: ShapeOf<Deal> = { count: COUNT };

@@ -1,7 +1,8 @@
 import { mod } from '../deck/mod';
-import { Arrangement, range } from './arrangement';
+import { Arrangement, arranging, invertArrangement, range } from './arrangement';
+import { Rule } from './rule';
 import { cards } from './wording';
-import { eachOnce, listOf, Part, ShapeOf, whole } from '../deck/shape';
+import { eachOnce, listOf, Part, whole } from '../deck/shape';
 import { MOST_HEAPS } from './counts';
 
 /** The whole pack is dealt round and round into heaps, and the heaps are gathered. */
@@ -27,13 +28,10 @@ export const arrangeDealHeaps = ({ heaps, gather }: DealHeaps, size: number): Ar
       .reverse(),
   );
 
-export const describeDealHeaps = ({ heaps, gather }: DealHeaps): string =>
-  `Deal the pack round into ${heaps} heaps and gather them with heap ${gather.join(' on heap ')}.`;
-
 /** How many cards a heap gets of a pack that is dealt round. */
 const heapSize = (heap: number, heaps: number, size: number): number => Math.floor((size - heap) / heaps) + 1;
 
-export const describeUndealHeaps = ({ heaps, gather }: UndealHeaps, size?: number): string => {
+const describeUndeal = ({ heaps, gather }: UndealHeaps, size?: number): string => {
   const packets = gather.map((heap) =>
     size === undefined ? `heap ${heap}` : `${cards(heapSize(heap, heaps, size))} for heap ${heap}`,
   );
@@ -51,4 +49,32 @@ export const GATHER: Part = (value, fields) => {
   return eachOnce(listOf(whole(1, heaps), heaps, heaps))(value, fields);
 };
 
-export const DEAL_HEAPS_SHAPE: ShapeOf<DealHeaps> = { heaps: whole(1, MOST_HEAPS), gather: GATHER };
+const SHAPE = { heaps: whole(1, MOST_HEAPS), gather: GATHER };
+
+export const DEAL_HEAPS: Rule<DealHeaps, UndealHeaps> = {
+  shape: SHAPE,
+  written: {
+    usage: 'heaps 4',
+    says: 'the pack dealt round into heaps and gathered; heaps 4 2 1 3 4 says how',
+    pattern: /^heaps (\d+)((?: \d+)*)$/,
+    parse: ([count, named]) => {
+      const heaps = Number(count);
+      const gather = named.trim() === '' ? range(1, heaps + 1) : named.trim().split(' ').map(Number);
+      const move = { kind: 'deal heaps', heaps, gather } as const;
+      return heaps >= 2 && heaps <= MOST_HEAPS && GATHER(gather, { heaps }) === undefined ? move : undefined;
+    },
+  },
+  ...arranging(arrangeDealHeaps),
+  invert: (move) => ({ ...move, kind: 'undeal heaps' }),
+  describe: ({ heaps, gather }) =>
+    `Deal the pack round into ${heaps} heaps and gather them with heap ${gather.join(' on heap ')}.`,
+};
+
+export const UNDEAL_HEAPS: Rule<UndealHeaps, DealHeaps> = {
+  shape: SHAPE,
+  ...arranging<UndealHeaps>((move, size) =>
+    invertArrangement(arrangeDealHeaps({ ...move, kind: 'deal heaps' }, size)),
+  ),
+  invert: (move) => ({ ...move, kind: 'deal heaps' }),
+  describe: describeUndeal,
+};

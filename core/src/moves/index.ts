@@ -2,10 +2,10 @@ export { type Cut, cut } from './cut';
 export { type Deal, deal } from './deal';
 export { type DealHeaps, type UndealHeaps } from './dealHeaps';
 export { applyMove, describeMove, invertMove, type Move, parseMove, placeAfterMove } from './move';
+export { MOVE_USAGE, type MoveReading, parseMovesText, parseMoveText, WRITTEN_MOVES } from './moveText';
 export { type Overhand } from './overhand';
 export { type MovePacket, type ReversePacket } from './packet';
 export { type Riffle } from './riffle';
-export { adjacentMatesChance, riffleDistance } from './riffleDistance';
 export { type Put, type Take } from './takePut';
 export {
   type Unweave,

@@ -1,6 +1,7 @@
 import { seededRng } from '../deck/rng';
-import { Arrangement, range } from './arrangement';
-import { above, SEED, ShapeOf } from '../deck/shape';
+import { above, SEED } from '../deck/shape';
+import { Arrangement, arranging, range } from './arrangement';
+import { never, Rule } from './rule';
 
 /** An overhand shuffle made by chance: packets are chopped off the top and land in reverse order. */
 export interface Overhand {
@@ -10,7 +11,7 @@ export interface Overhand {
   readonly chop: number;
 }
 
-export const arrangeOverhand = ({ seed, chop }: Overhand, size: number): Arrangement => {
+const arrange = ({ seed, chop }: Overhand, size: number): Arrangement => {
   const rng = seededRng(seed);
   const packets: number[][] = [];
   for (const index of range(0, size)) {
@@ -20,6 +21,15 @@ export const arrangeOverhand = ({ seed, chop }: Overhand, size: number): Arrange
   return packets.reverse().flat();
 };
 
-export const describeOverhand = (): string => 'Shuffle the pack overhand once.';
-
-export const OVERHAND_SHAPE: ShapeOf<Overhand> = { seed: SEED, chop: above(0, 1) };
+export const OVERHAND: Rule<Overhand> = {
+  shape: { seed: SEED, chop: above(0, 1) },
+  written: {
+    usage: 'overhand #1',
+    says: 'an overhand shuffle by chance, the same for the same number',
+    pattern: /^overhand(?: #(\d+))?$/,
+    parse: ([seed]) => ({ kind: 'overhand', seed: Number(seed || 1), chop: 0.2 }),
+  },
+  ...arranging(arrange),
+  invert: never,
+  describe: () => 'Shuffle the pack overhand once.',
+};

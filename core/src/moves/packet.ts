@@ -1,6 +1,7 @@
-import { Arrangement, range } from './arrangement';
-import { FLAG, Part, ShapeOf } from '../deck/shape';
+import { FLAG, Part } from '../deck/shape';
+import { Arrangement, arranging, range } from './arrangement';
 import { COUNT, PLACE } from './counts';
+import { Rule } from './rule';
 
 /** The cards from place `from` to place `to` (from 1, both included) go behind place `after`. */
 export interface MovePacket {
@@ -20,7 +21,7 @@ export interface ReversePacket {
   readonly to: number;
 }
 
-export const arrangeMovePacket = ({ from, to, after, reversed }: MovePacket, size: number): Arrangement => {
+const arrangeMove = ({ from, to, after, reversed }: MovePacket, size: number): Arrangement => {
   const packet = range(from - 1, Math.min(to, size));
   const rest = [...range(0, from - 1), ...range(to, size)];
   const at = after < from ? after : after - packet.length;
@@ -28,7 +29,7 @@ export const arrangeMovePacket = ({ from, to, after, reversed }: MovePacket, siz
 };
 
 /** Lifts the packet from where it has come to lie and puts it back. */
-export const invertMovePacket = (move: MovePacket, size: number): MovePacket => {
+const invertMove = (move: MovePacket, size: number): MovePacket => {
   const { from, reversed } = move;
   // What reaches beyond the pack moves as much as there is.
   const [last, after] = [Math.min(move.to, size), Math.min(move.after, size)];
@@ -44,21 +45,8 @@ export const invertMovePacket = (move: MovePacket, size: number): MovePacket => 
   };
 };
 
-export const arrangeReversePacket = ({ from, to }: ReversePacket, size: number): Arrangement => [
-  ...range(0, from - 1),
-  ...range(from - 1, Math.min(to, size)).reverse(),
-  ...range(Math.min(to, size), size),
-];
-
 const places = (from: number, to: number): string =>
   from === to ? `the card at ${from}` : `the cards from ${from} to ${to}`;
-
-export const describeMovePacket = ({ from, to, after, reversed }: MovePacket): string =>
-  `Lift ${places(from, to)}${reversed && from < to ? ', reverse their order' : ''} and put ${from === to ? 'it' : 'them'} ` +
-  `${after === 0 ? 'on top' : `below the card now at ${after}`}.`;
-
-export const describeReversePacket = ({ from, to }: ReversePacket): string =>
-  `Reverse the order of ${places(from, to)} where they lie.`;
 
 /** The last place of a packet, not before its first. */
 const TO: Part = (value, fields) =>
@@ -74,5 +62,46 @@ const AFTER: Part = (value, fields) =>
     ? undefined
     : { what: 'The packet would go into itself.', remedy: 'Name a place outside it.' });
 
-export const MOVE_PACKET_SHAPE: ShapeOf<MovePacket> = { from: PLACE, to: TO, after: AFTER, reversed: FLAG };
-export const REVERSE_PACKET_SHAPE: ShapeOf<ReversePacket> = { from: PLACE, to: TO };
+export const MOVE_PACKET: Rule<MovePacket> = {
+  shape: { from: PLACE, to: TO, after: AFTER, reversed: FLAG },
+  written: {
+    usage: 'block 5 9 to 30',
+    says: 'the cards from one place to another put behind a third; reversed block turns their order about',
+    pattern: /^((?:reversed|turned) )?block (\d+) (\d+) to (\d+)$/,
+    parse: ([reversed, ...numbers]) => {
+      const [from, to, after] = numbers.map(Number);
+      return from >= 1 && from <= to && (after < from || after > to)
+        ? { kind: 'move packet', from, to, after, reversed: reversed !== '' }
+        : undefined;
+    },
+  },
+  ...arranging(arrangeMove),
+  invert: invertMove,
+  describe: ({ from, to, after, reversed }) =>
+    `Lift ${places(from, to)}${reversed && from < to ? ', reverse their order' : ''} and put ${from === to ? 'it' : 'them'} ` +
+    `${after === 0 ? 'on top' : `below the card now at ${after}`}.`,
+};
+
+export const REVERSE_PACKET: Rule<ReversePacket> = {
+  shape: { from: PLACE, to: TO },
+  written: {
+    usage: 'reverse 5 20',
+    says: 'the cards from one place to another reversed where they lie',
+    pattern: /^reverse (\d+)(?: to)? (\d+)$/,
+    parse: ([from, to]) =>
+      Number(from) >= 1 && Number(from) < Number(to)
+        ? { kind: 'reverse packet', from: Number(from), to: Number(to) }
+        : undefined,
+  },
+  apply: (order, { from, to }) => {
+    const after = order.slice();
+    const last = Math.min(to, order.length) - 1;
+    for (let low = from - 1, high = last; low <= last; low++, high--) after[low] = order[high];
+    return after;
+  },
+  // It undoes itself.
+  invert: (move) => move,
+  place: ({ from, to }, place, size) =>
+    place < from || place > to ? place : from + Math.min(to, size) - place,
+  describe: ({ from, to }) => `Reverse the order of ${places(from, to)} where they lie.`,
+};

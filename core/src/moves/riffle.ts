@@ -1,6 +1,7 @@
 import { seededRng } from '../deck/rng';
-import { Arrangement } from './arrangement';
-import { SEED, ShapeOf } from '../deck/shape';
+import { SEED } from '../deck/shape';
+import { Arrangement, arranging } from './arrangement';
+import { never, Rule } from './rule';
 
 /** A riffle shuffle as people do it, made by chance. The same seed gives the same shuffle. */
 export interface Riffle {
@@ -13,7 +14,7 @@ export interface Riffle {
  * in proportion to its size. Done in reverse, which has the same law: every card draws a bit, and those with
  * the first bit come together above the others.
  */
-export const arrangeRiffle = ({ seed }: Riffle, size: number): Arrangement => {
+const arrange = ({ seed }: Riffle, size: number): Arrangement => {
   const rng = seededRng(seed);
   const upper = Array.from({ length: size }, () => rng() < 0.5);
   const count = upper.filter(Boolean).length;
@@ -21,6 +22,15 @@ export const arrangeRiffle = ({ seed }: Riffle, size: number): Arrangement => {
   return upper.map((fromTop) => (fromTop ? top++ : bottom++));
 };
 
-export const describeRiffle = (): string => 'Riffle the pack once.';
-
-export const RIFFLE_SHAPE: ShapeOf<Riffle> = { seed: SEED };
+export const RIFFLE: Rule<Riffle> = {
+  shape: { seed: SEED },
+  written: {
+    usage: 'riffle #1',
+    says: 'a riffle by chance, the same for the same number',
+    pattern: /^riffle(?: #(\d+))?$/,
+    parse: ([seed]) => ({ kind: 'riffle', seed: Number(seed || 1) }),
+  },
+  ...arranging(arrange),
+  invert: never,
+  describe: () => 'Riffle the pack once.',
+};

@@ -1,8 +1,9 @@
+import { Card } from '../deck/card';
 import { Order } from '../deck/order';
-import { arrangeBy, Arrangement, invertArrangement, range } from './arrangement';
-import { cards } from './wording';
-import { oneOf, optional, ShapeOf } from '../deck/shape';
+import { oneOf, optional } from '../deck/shape';
 import { COUNT } from './counts';
+import { Rule } from './rule';
+import { cards } from './wording';
 
 /** Whether the top card stays on top (out) or becomes the second (in). */
 export type WeaveKind = 'in' | 'out';
@@ -36,53 +37,58 @@ export interface UnweavePacket {
   readonly count: number;
 }
 
-/** One card from each of two rows in turn, the first row's first, until both have run out. */
-const interleave = (first: readonly number[], second: readonly number[]): number[] =>
-  first.flatMap((index, at) => (at < second.length ? [index, second[at]] : [index]));
+/** How many of `count` woven cards are in the upper part: of an odd number the larger part, for an out weave. */
+const upperOf = (count: number, kind: WeaveKind): number => (kind === 'out' ? (count + 1) >> 1 : count >> 1);
 
 /**
- * A perfect weave of `size` cards. Even: halves; out takes index i to 2i mod (N − 1), in to 2i + 1 mod (N + 1).
- * Odd: the larger part is on top for an out weave and below for an in weave: 2i mod N, and 2i + 1 mod N.
+ * A perfect weave of the top `count` cards: those of the upper part come to every other index from 0 (out) or from 1
+ * (in), those of the lower part between them. Even: out takes index i to 2i mod (N − 1), in to 2i + 1 mod (N + 1);
+ * odd: 2i mod N, and 2i + 1 mod N.
  */
-export const weaveArrangement = (size: number, weave: WeaveKind): Arrangement => {
-  const at = weave === 'out' ? Math.ceil(size / 2) : Math.floor(size / 2);
-  const [upper, lower] = [range(0, at), range(at, size)];
-  return weave === 'out' ? interleave(upper, lower) : interleave(lower, upper);
+const weaveTop = (order: Order, count: number, kind: WeaveKind): Order => {
+  const after: Card[] = order.slice();
+  const upper = upperOf(count, kind);
+  const first = kind === 'out' ? 0 : 1;
+  for (let index = 0; index < upper; index++) after[2 * index + first] = order[index];
+  for (let index = upper; index < count; index++) after[2 * (index - upper) + 1 - first] = order[index];
+  return after;
 };
 
-const packetArrangement = (count: number, weave: WeaveKind): Arrangement => {
-  const [packet, rest] = [range(0, count), range(count, 2 * count)];
-  return weave === 'out' ? interleave(packet, rest) : interleave(rest, packet);
+/** Takes such a weave back. */
+const unweaveTop = (order: Order, count: number, kind: WeaveKind): Order => {
+  const after: Card[] = order.slice();
+  const upper = upperOf(count, kind);
+  const first = kind === 'out' ? 0 : 1;
+  for (let index = 0; index < upper; index++) after[index] = order[2 * index + first];
+  for (let index = upper; index < count; index++) after[index] = order[2 * (index - upper) + 1 - first];
+  return after;
 };
 
-/** An arrangement of the first cards of a pack of `size`; the others stay. */
-const onTop = (arrangement: Arrangement, size: number): Arrangement => [
-  ...arrangement,
-  ...range(arrangement.length, size),
-];
+/** Where such a weave takes the card at `place`, from 1. */
+const placeWoven = (place: number, count: number, kind: WeaveKind): number => {
+  if (place > count) return place;
+  const upper = upperOf(count, kind);
+  const first = kind === 'out' ? 1 : 2;
+  return place <= upper ? 2 * (place - 1) + first : 2 * (place - upper - 1) + 3 - first;
+};
 
-export const arrangeWeave = ({ weave, top }: Weave, size: number): Arrangement =>
-  onTop(weaveArrangement(Math.min(top ?? size, size), weave), size);
+const placeUnwoven = (place: number, count: number, kind: WeaveKind): number => {
+  if (place > count) return place;
+  const first = kind === 'out' ? 1 : 0;
+  return place % 2 === first ? (place + 1) >> 1 : upperOf(count, kind) + ((place + 1) >> 1);
+};
 
-export const arrangeUnweave = ({ weave, top }: Unweave, size: number): Arrangement =>
-  onTop(invertArrangement(weaveArrangement(Math.min(top ?? size, size), weave)), size);
+/** How many cards are woven: the top ones that are named, at most all. */
+const woven = (top: number | undefined, size: number): number => Math.min(top ?? size, size);
 
-/** The most cards that can be woven into the rest of a pack. */
-const packetCount = (count: number, size: number): number => Math.min(count, Math.floor(size / 2));
-
-export const arrangeWeavePacket = ({ weave, count }: WeavePacket, size: number): Arrangement =>
-  onTop(packetArrangement(packetCount(count, size), weave), size);
-
-export const arrangeUnweavePacket = ({ weave, count }: UnweavePacket, size: number): Arrangement =>
-  onTop(invertArrangement(packetArrangement(packetCount(count, size), weave)), size);
+/** Twice the cards of a packet that is woven into the rest, of which there must be as many. */
+const both = (count: number, size: number): number => 2 * Math.min(count, size >> 1);
 
 /** A perfect in or out weave of a whole order. */
-export const weave = (order: Order, kind: WeaveKind): Order =>
-  arrangeBy(order, weaveArrangement(order.length, kind));
+export const weave = (order: Order, kind: WeaveKind): Order => weaveTop(order, order.length, kind);
 
 /** Takes a weave of the same kind back. */
-export const unweave = (order: Order, kind: WeaveKind): Order =>
-  arrangeBy(order, invertArrangement(weaveArrangement(order.length, kind)));
+export const unweave = (order: Order, kind: WeaveKind): Order => unweaveTop(order, order.length, kind);
 
 const which = (top: number | undefined): string => (top === undefined ? 'the pack' : `the top ${cards(top)}`);
 
@@ -92,23 +98,72 @@ const larger = (weave: WeaveKind, count: number | undefined): string =>
     ? ''
     : ` with ${cards(Math.ceil(count / 2))} in the ${weave === 'out' ? 'upper' : 'lower'} part and ${Math.floor(count / 2)} in the other`;
 
-export const describeWeave = ({ weave, top }: Weave, size?: number): string =>
-  `Weave ${which(top)} perfectly${larger(weave, top ?? size)}; the top card ` +
-  (weave === 'out' ? 'stays on top (out).' : 'goes second (in).');
+const SHAPE = { weave: oneOf('in', 'out'), top: optional(COUNT) };
+const PACKET_SHAPE = { weave: oneOf('in', 'out'), count: COUNT };
 
-export const describeUnweave = ({ weave, top }: Unweave): string =>
-  `Jog out every other card of ${which(top)} (the ${weave === 'out' ? 'second, fourth' : 'first, third'} and so on), ` +
-  'strip those out in one packet and put it below the others.';
+const kindOf = (word: string): WeaveKind => (word === 'in' ? 'in' : 'out');
+const topOf = (count: string): { readonly top?: number } => (count === '' ? {} : { top: Number(count) });
 
-export const describeWeavePacket = ({ weave, count }: WeavePacket): string =>
-  `Take the top ${cards(count)} and weave them into the top of the rest, ` +
-  `${weave === 'out' ? 'their' : 'the rest’s'} first card on top.`;
+export const WEAVE: Rule<Weave, Unweave> = {
+  shape: SHAPE,
+  written: {
+    usage: 'out',
+    says: 'a perfect weave, the top card staying on top; in: the top card second; out 16: the top 16 cards',
+    pattern: /^(in|out)(?: (\d+))?$/,
+    parse: ([word, count]) => ({ kind: 'weave', weave: kindOf(word), ...topOf(count) }),
+  },
+  apply: (order, { weave: kind, top }) => weaveTop(order, woven(top, order.length), kind),
+  invert: (move) => ({ ...move, kind: 'unweave' }),
+  place: ({ weave: kind, top }, place, size) => placeWoven(place, woven(top, size), kind),
+  describe: ({ weave: kind, top }, size) =>
+    `Weave ${which(top)} perfectly${larger(kind, top ?? size)}; the top card ` +
+    (kind === 'out' ? 'stays on top (out).' : 'goes second (in).'),
+};
 
-export const describeUnweavePacket = ({ weave, count }: UnweavePacket): string =>
-  `Jog out every other one of the top ${cards(count * 2)} (the ${weave === 'out' ? 'first, third' : 'second, fourth'} ` +
-  'and so on), strip those out in one packet and put it on top.';
+export const UNWEAVE: Rule<Unweave, Weave> = {
+  shape: SHAPE,
+  written: {
+    usage: 'unweave out',
+    says: 'a perfect weave taken back, by stripping out every other card',
+    pattern: /^unweave (in|out)(?: (\d+))?$/,
+    parse: ([word, count]) => ({ kind: 'unweave', weave: kindOf(word), ...topOf(count) }),
+  },
+  apply: (order, { weave: kind, top }) => unweaveTop(order, woven(top, order.length), kind),
+  invert: (move) => ({ ...move, kind: 'weave' }),
+  place: ({ weave: kind, top }, place, size) => placeUnwoven(place, woven(top, size), kind),
+  describe: ({ weave: kind, top }) =>
+    `Jog out every other card of ${which(top)} (the ${kind === 'out' ? 'second, fourth' : 'first, third'} and so on), ` +
+    'strip those out in one packet and put it below the others.',
+};
 
-const WEAVE_KIND = oneOf('in', 'out');
+export const WEAVE_PACKET: Rule<WeavePacket, UnweavePacket> = {
+  shape: PACKET_SHAPE,
+  written: {
+    usage: 'weave 10 in',
+    says: 'so many cards woven into the top of the rest',
+    pattern: /^weave (\d+) (in|out)$/,
+    parse: ([count, word]) => ({ kind: 'weave packet', weave: kindOf(word), count: Number(count) }),
+  },
+  apply: (order, { weave: kind, count }) => weaveTop(order, both(count, order.length), kind),
+  invert: (move) => ({ ...move, kind: 'unweave packet' }),
+  place: ({ weave: kind, count }, place, size) => placeWoven(place, both(count, size), kind),
+  describe: ({ weave: kind, count }) =>
+    `Take the top ${cards(count)} and weave them into the top of the rest, ` +
+    `${kind === 'out' ? 'their' : 'the rest’s'} first card on top.`,
+};
 
-export const WEAVE_SHAPE: ShapeOf<Weave> = { weave: WEAVE_KIND, top: optional(COUNT) };
-export const WEAVE_PACKET_SHAPE: ShapeOf<WeavePacket> = { weave: WEAVE_KIND, count: COUNT };
+export const UNWEAVE_PACKET: Rule<UnweavePacket, WeavePacket> = {
+  shape: PACKET_SHAPE,
+  written: {
+    usage: 'unweave 10 in',
+    says: 'so many cards stripped out of the top again',
+    pattern: /^unweave (\d+) (in|out)$/,
+    parse: ([count, word]) => ({ kind: 'unweave packet', weave: kindOf(word), count: Number(count) }),
+  },
+  apply: (order, { weave: kind, count }) => unweaveTop(order, both(count, order.length), kind),
+  invert: (move) => ({ ...move, kind: 'weave packet' }),
+  place: ({ weave: kind, count }, place, size) => placeUnwoven(place, both(count, size), kind),
+  describe: ({ weave: kind, count }) =>
+    `Jog out every other one of the top ${cards(count * 2)} (the ${kind === 'out' ? 'first, third' : 'second, fourth'} ` +
+    'and so on), strip those out in one packet and put it on top.',
+};

@@ -1,7 +1,7 @@
 import { Card } from '../deck/card';
 import { showCard } from '../deck/notation';
 import { Order, placeOf } from '../deck/order';
-import { offsetOf } from './offset';
+import { offsetOf } from '../deck/offset';
 
 /** One line of a sum done in the head: an amount that is added, or a result that has been reached. */
 export interface SumLine {

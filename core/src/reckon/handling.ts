@@ -4,7 +4,7 @@ import { showCard } from '../deck/notation';
 import { Order, placeOf } from '../deck/order';
 import { Cut } from '../moves/cut';
 import { cards } from '../moves/wording';
-import { cutBetween, fromFace } from './offset';
+import { cutBetween, fromFace } from '../deck/offset';
 
 /** How a number is counted out, each way landing on another place. */
 export type Counting = 'turn the last' | 'turn the next' | 'from the face';

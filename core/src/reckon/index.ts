@@ -9,18 +9,6 @@ export {
   landing,
 } from './handling';
 export { handSum, placeSum, type SumLine } from './handSum';
-export {
-  breaksIn,
-  cutBetween,
-  cutFor,
-  fromFace,
-  offsetFromFace,
-  offsetFromTop,
-  offsetOf,
-  placeAfter,
-  seamOf,
-  stackNumberAt,
-} from './offset';
 export { type KnownFact, type Reckoned, type Reckoning, type ReckonMark } from './reckoning';
 export {
   ALL_HANDLINGS,

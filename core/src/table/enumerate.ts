@@ -1,4 +1,4 @@
-import { firstOf, rankOf, suitOf } from '../deck/card';
+import { firstOf, rankOf, secondOf, suitOf } from '../deck/card';
 import { mod } from '../deck/mod';
 import { Arrangement } from '../moves/arrangement';
 import { arrangeDealHeaps } from '../moves/dealHeaps';
@@ -17,9 +17,17 @@ type Ready =
       readonly from: Reader;
       readonly to: Reader;
       readonly value: number;
-      /** Whether a value is worth going on with, as far as the sight right behind the choice tells. */
-      readonly promises: ((world: World, value: number) => boolean) | undefined;
+      /** The sight right behind the choice, where that alone tells which values are worth going on with. */
+      readonly promise: Kept | undefined;
     };
+
+/** A card that must lie at the chosen place: only values at which it does need be gone on with. */
+interface Kept {
+  /** Where place 0 of the packet is in a world's cards. */
+  readonly base: number;
+  /** The bytes under which the card may be there: either copy, either side up, as far as the program has them. */
+  readonly bytes: readonly number[];
+}
 
 /** Looks a quantity up in a world. */
 type Reader = (world: World) => number;
@@ -182,18 +190,25 @@ const seeing = ({ sight, is, name }: Extract<Step, { do: 'see' }>, program: Prog
 const changesPackets = ({ do: kind }: Step): boolean =>
   kind !== 'see' && kind !== 'require' && kind !== 'require remainder';
 
-/** Where the card at the chosen place must be a certain one, most values need not be gone on with at all. */
-const promiseOf = (
-  name: string,
-  next: Step | undefined,
-  program: Program,
-): ((world: World, value: number) => boolean) | undefined => {
+const promiseOf = (name: string, next: Step | undefined, program: Program): Kept | undefined => {
   if (next?.do !== 'see' || next.sight.of !== 'card' || next.is === undefined) return undefined;
   const { place, packet, round } = next.sight;
   if (round || typeof place === 'number' || !('name' in place) || place.name !== name) return undefined;
-  const first = baseOf(program.packets.indexOf(packet)) + (place.plus ?? 0) - 1;
-  const wanted = firstOf(next.is);
-  return ({ cards }, value) => firstOf(cards[first + value] & ~FACE_UP) === wanted;
+  const base = baseOf(program.packets.indexOf(packet)) + (place.plus ?? 0) - 1;
+  const cards = new Set(Object.values(program.start).flat());
+  const flips = program.steps.some((step) => step.do === 'flip');
+  const copies = [firstOf(next.is), secondOf(next.is)].filter((card) => cards.has(card));
+  return { base, bytes: flips ? copies.flatMap((card) => [card, card | FACE_UP]) : copies };
+};
+
+/** The first value from `low` up to `high` at which the card lies; above `high` where there is none. */
+const nextKept = ({ base, bytes }: Kept, cards: Uint8Array, low: number, high: number): number => {
+  let next = high + 1;
+  for (const byte of bytes) {
+    const at = cards.indexOf(byte, base + low) - base;
+    if (at >= low && at < next) next = at;
+  }
+  return next;
 };
 
 const ready = (program: Program): readonly Ready[] =>
@@ -204,7 +219,7 @@ const ready = (program: Program): readonly Ready[] =>
           from: readerOf(program.amount(step.from)),
           to: readerOf(program.amount(step.to)),
           value: program.names.indexOf(step.name),
-          promises: promiseOf(step.name, program.steps.at(index + 1), program),
+          promise: promiseOf(step.name, program.steps.at(index + 1), program),
         }
       : { choice: false, act: actionOf(step, program), moves: changesPackets(step) },
   );
@@ -233,8 +248,10 @@ export const enumerate = (
       const step = steps[index];
       if (step.choice) {
         const [low, high] = [step.from(world), step.to(world)];
-        for (let value = low; value <= high && done <= budget && shown < most; value++) {
-          if (step.promises && !step.promises(world, value)) continue;
+        const { promise } = step;
+        for (let value = low; done <= budget && shown < most; value++) {
+          if (promise) value = nextKept(promise, world.cards, value, high);
+          if (value > high) break;
           world.values[step.value] = value;
           run(index + 1, world);
         }

@@ -2,10 +2,15 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { MatButton } from '@angular/material/button';
 import { MatFormField, MatHint, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
-import { BankPosition, countingRun, fillSlots, freeSlots, layBank, Origin } from '@enumeron/core/arrange';
+import { Origin } from '@enumeron/core/arrange';
 import {
+  BankPosition,
   cardOf,
+  countingRun,
+  fillSlots,
   formatOrder,
+  freeSlots,
+  layBank,
   mateOf,
   Problem,
   RANKS,

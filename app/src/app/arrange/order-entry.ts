@@ -1,6 +1,6 @@
+import { freeSlots } from '@enumeron/core/deck';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { RouterLink, RouterLinkActive } from '@angular/router';
-import { freeSlots } from '@enumeron/core/arrange';
 import { OrderRow } from '../data/kinds/orders';
 import { PackStore } from '../pack/pack.store';
 import { Strip } from '../shared/strip';

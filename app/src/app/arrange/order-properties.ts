@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { MatProgressBar } from '@angular/material/progress-bar';
+import { adjacentMatesChance } from '@enumeron/core/odds';
 import { measureSpread, properties, Property, SpreadMeasure, spreadPercentile } from '@enumeron/core/arrange';
 import { Card, FULL_PACK, numberOrder } from '@enumeron/core/deck';
-import { adjacentMatesChance } from '@enumeron/core/moves';
 import { RouterLink } from '@angular/router';
 import { distinctUntilChanged, map, switchMap } from 'rxjs';
 import { CardText } from '../shared/card-text';

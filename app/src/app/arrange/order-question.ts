@@ -1,11 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
 import { MatFormField, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
-import { askOrder, ComposedWay, CutCase, Question, Relation } from '@enumeron/core/arrange';
-import { Card, parsePart, sayProblem } from '@enumeron/core/deck';
-import { applyMove } from '@enumeron/core/moves';
+import { askOrder, CutCase, Question, Relation } from '@enumeron/core/arrange';
+import { Card, ComposedWay, parsePart, sayProblem } from '@enumeron/core/deck';
+import { applyMove, parseMovesText } from '@enumeron/core/moves';
 import { CardText } from '../shared/card-text';
-import { readMoves } from './read-move';
 
 const RELATIONS: readonly Relation[] = ['mates', 'of like rank', 'of like suit', 'of like colour'];
 const KINDS: readonly { readonly kind: Question['kind']; readonly name: string }[] = [
@@ -60,7 +59,7 @@ export class OrderQuestion {
       : { question: { kind, way: this.way(), place: number } };
   });
 
-  private readonly after = computed(() => readMoves(this.moves(), this.order()));
+  private readonly after = computed(() => parseMovesText(this.moves(), this.order()));
   protected readonly problem = computed(() => this.after().problem ?? this.read().problem);
 
   protected readonly answer = computed(() => {

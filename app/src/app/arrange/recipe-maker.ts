@@ -6,7 +6,7 @@ import { MatIcon } from '@angular/material/icon';
 import { MatInput } from '@angular/material/input';
 import { arrangementBefore, inverseMoves, Origin, recipeSteps, sizeBefore } from '@enumeron/core/arrange';
 import { Card } from '@enumeron/core/deck';
-import { describeMove, Move, parseMove } from '@enumeron/core/moves';
+import { describeMove, Move, MOVE_USAGE, parseMove, parseMoveText } from '@enumeron/core/moves';
 import { OrdersStore } from '../data/orders.store';
 import { PackStore } from '../pack/pack.store';
 import { keepDraft } from '../data/draft-fields';
@@ -15,7 +15,6 @@ import { OrderSheet } from '../shared/order-sheet';
 import { Strip } from '../shared/strip';
 import { LeftDrafts } from '../shared/left-drafts';
 import { NewTabs } from './new-tabs';
-import { MOVE_USAGE, readMove } from './read-move';
 import { SaveOrder } from './save-order';
 
 /** An order made by moves from another one, or the order from which these moves make that one. */
@@ -57,7 +56,7 @@ export class RecipeMaker {
   protected readonly name = signal('');
   protected readonly usage = MOVE_USAGE;
   protected readonly reading = computed(() =>
-    readMove(this.written(), this.orderAfter()[this.moves().length]),
+    parseMoveText(this.written(), this.orderAfter()[this.moves().length]),
   );
 
   /** The arrangement that these moves make the base of; undefined where one of them cannot be taken back. */

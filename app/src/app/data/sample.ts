@@ -1,5 +1,15 @@
-import { BankPosition, fillSlots, freeSlots, layBank, Origin } from '@enumeron/core/arrange';
-import { Card, cardOf, parseOrder, RANKS, SUITS } from '@enumeron/core/deck';
+import { Origin } from '@enumeron/core/arrange';
+import {
+  BankPosition,
+  Card,
+  cardOf,
+  fillSlots,
+  freeSlots,
+  layBank,
+  parseOrder,
+  RANKS,
+  SUITS,
+} from '@enumeron/core/deck';
 import { OrderRow } from './kinds/orders';
 import { TIDEMARK } from './tidemark';
 

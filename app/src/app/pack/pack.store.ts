@@ -1,7 +1,15 @@
 import { computed, inject, Injectable } from '@angular/core';
-import { Card, Glimpse, placeOf, showCard } from '@enumeron/core/deck';
+import {
+  breaksIn,
+  Card,
+  cutBetween,
+  Glimpse,
+  offsetOf,
+  placeOf,
+  seamOf,
+  showCard,
+} from '@enumeron/core/deck';
 import { applyMove, describeMove, Move } from '@enumeron/core/moves';
-import { breaksIn, cutBetween, offsetOf, seamOf } from '@enumeron/core/reckon';
 import { Committed, Journal } from '../data/journal';
 import { onlyPlace } from '../data/kind';
 import { BESIDE } from '../data/kinds/beside';

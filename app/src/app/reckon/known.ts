@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { cardAt, placeOf, showCard } from '@enumeron/core/deck';
-import { fromFace, handSum, placeSum } from '@enumeron/core/reckon';
+import { cardAt, fromFace, placeOf, showCard } from '@enumeron/core/deck';
+import { handSum, placeSum } from '@enumeron/core/reckon';
 import { PackStore } from '../pack/pack.store';
 import { WantedStore } from '../pack/wanted.store';
 import { HandSum } from '../shared/hand-sum';

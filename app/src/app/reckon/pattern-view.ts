@@ -2,8 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
+import { Estimate } from '@enumeron/core/odds';
 import { Card, sayProblem } from '@enumeron/core/deck';
-import { Estimate } from '@enumeron/core/reckon/patterns';
 import { distinctUntilChanged, map, of, switchMap } from 'rxjs';
 import { OrdersStore } from '../data/orders.store';
 import { SettingsStore } from '../data/settings.store';

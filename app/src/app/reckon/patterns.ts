@@ -1,8 +1,7 @@
-import { Bank } from '@enumeron/core/arrange';
-import { Order, Rank, Suit } from '@enumeron/core/deck';
+import { Estimate } from '@enumeron/core/odds';
+import { Bank, Order, Rank, Suit } from '@enumeron/core/deck';
 import { Reckoned } from '@enumeron/core/reckon';
 import {
-  Estimate,
   reckonBankPacket,
   reckonComposedCard,
   reckonCountDown,

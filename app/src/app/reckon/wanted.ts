@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChildren } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
-import { showCard, suitOf } from '@enumeron/core/deck';
+import { offsetOf, showCard, suitOf } from '@enumeron/core/deck';
 import { cards } from '@enumeron/core/moves';
 import {
   describeSame,
@@ -9,7 +9,6 @@ import {
   describeCost,
   describeHandling,
   describeResult,
-  offsetOf,
 } from '@enumeron/core/reckon';
 import { SettingsStore } from '../data/settings.store';
 import { PackStore } from '../pack/pack.store';

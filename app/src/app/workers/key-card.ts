@@ -1,6 +1,6 @@
 import { InjectionToken } from '@angular/core';
+import { Estimate } from '@enumeron/core/odds';
 import { Card } from '@enumeron/core/deck';
-import { Estimate } from '@enumeron/core/reckon/patterns';
 import { Observable } from 'rxjs';
 
 /** Riffles so many packs and tells how often the key card still leads to the same bank card; ever surer. */

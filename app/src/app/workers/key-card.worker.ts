@@ -1,6 +1,7 @@
 import { expose } from 'comlink';
+import { Estimate } from '@enumeron/core/odds';
 import { Card, seededRng } from '@enumeron/core/deck';
-import { Estimate, keyCardCounter } from '@enumeron/core/reckon/patterns';
+import { keyCardCounter } from '@enumeron/core/reckon/patterns';
 
 /** How many packs are riffled between two reports. */
 const SLICE = 4000;

@@ -149,8 +149,10 @@ const gatherer = (program: Program, unknowns: readonly Unknown[]): Gathered => {
   const base = baseOf(pack);
   const first: State[] = [];
   const visit = (world: World): void => {
+    const { cards } = world;
     const size = world.sizes[pack];
-    for (let index = 0; index < size; index++) lies[index * CARDS + (world.cards[base + index] & 127)]++;
+    for (let index = 0, row = 0; index < size; index++, row += CARDS)
+      lies[row + (cards[base + index] & 127)]++;
     sizes[size]++;
     for (let place = 1; place <= world.sizes[outPacket]; place++) out[cardInWorld(world, outPacket, place)]++;
     for (const { index, counts } of values) counts[world.values[index]]++;

@@ -1,4 +1,4 @@
-import { Bank } from '../../arrange/bank';
+import { Bank } from '../../deck/bank';
 import { Card } from '../../deck/card';
 import { mod } from '../../deck/mod';
 import { Order, placeOf } from '../../deck/order';

@@ -1,4 +1,4 @@
-import { Bank } from '../../arrange/bank';
+import { Bank } from '../../deck/bank';
 import { rankOf } from '../../deck/card';
 import { showCard } from '../../deck/notation';
 import { Order } from '../../deck/order';

@@ -1,4 +1,4 @@
-import { ComposedWay, composedCardAt } from '../../arrange/question';
+import { composedCardAt, ComposedWay } from '../../deck/composedCard';
 import { Card } from '../../deck/card';
 import { showCard } from '../../deck/notation';
 import { Order, placeOf } from '../../deck/order';

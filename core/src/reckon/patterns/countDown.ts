@@ -1,11 +1,11 @@
-import { Bank } from '../../arrange/bank';
+import { Bank } from '../../deck/bank';
 import { Card, rankOf } from '../../deck/card';
 import { mod } from '../../deck/mod';
 import { showCard } from '../../deck/notation';
 import { Order } from '../../deck/order';
 import { BankInPack, bankInPack, bankPlaces } from './bankInPack';
 import { add, result, start } from '../handSum';
-import { cutChances } from './cutChances';
+import { cutChances } from '../../odds/cutChances';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
 
 const percent = (chance: number): string => `${(chance * 100).toFixed(0)} %`;

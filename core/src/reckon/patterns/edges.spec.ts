@@ -1,5 +1,5 @@
 import stacks from '../../../test/vectors/stacks.json';
-import { composedCardAt, ComposedWay } from '../../arrange/question';
+import { composedCardAt, ComposedWay } from '../../deck/composedCard';
 import { Card, looksLike, RANKS, rankOf, secondOf, suitOf } from '../../deck/card';
 import { parseCard, showCard } from '../../deck/notation';
 import { numberOrder, Order, placeOf } from '../../deck/order';

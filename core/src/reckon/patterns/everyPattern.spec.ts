@@ -1,5 +1,5 @@
 import * as patterns from '.';
-import { Bank, layBank } from '../../arrange/bank';
+import { Bank, layBank } from '../../deck/bank';
 import { Card, looksLike, rankOf, secondOf, suitOf, SUITS } from '../../deck/card';
 import { showCard } from '../../deck/notation';
 import { numberOrder, Order, placeOf } from '../../deck/order';
@@ -7,7 +7,7 @@ import { Rng, seededRng, shuffled } from '../../deck/rng';
 import { cut } from '../../moves/cut';
 import { deal } from '../../moves/deal';
 import { applyMove } from '../../moves/move';
-import { offsetOf } from '../offset';
+import { offsetOf } from '../../deck/offset';
 import { Reckoned, Reckoning } from '../reckoning';
 
 /** A pack that patterns are asked of: 4 to 60 cards, with jokers and second copies, turned or not, and a bank in it. */

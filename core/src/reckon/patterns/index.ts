@@ -4,7 +4,7 @@ export { reckonCountDown } from './countDown';
 export { reckonDealtBack } from './dealtBack';
 export { digitSumPlace, reckonNextRanks } from './digitSum';
 export { reckonGap } from './gapCards';
-export { type Estimate, keyCardCounter, reckonKeyCard } from './keyCard';
+export { keyCardCounter, reckonKeyCard } from './keyCard';
 export { movedCards, reckonMovedCard } from './movedCard';
 export {
   type Call,

@@ -1,13 +1,14 @@
-import { Bank } from '../../arrange/bank';
+import { Bank } from '../../deck/bank';
 import { Card } from '../../deck/card';
 import { showCard } from '../../deck/notation';
 import { Order, placeOf } from '../../deck/order';
 import { Rng } from '../../deck/rng';
-import { riffleDistance } from '../../moves/riffleDistance';
+import { riffleDistance } from '../../odds/riffleDistance';
 import { cards } from '../../moves/wording';
 import { KnownFact, Reckoned, reckoned, unreckoned } from '../reckoning';
 import { bankInPack } from './bankInPack';
-import { cutChances } from './cutChances';
+import { cutChances } from '../../odds/cutChances';
+import { Estimate, estimate } from '../../odds/interval';
 
 /** The next card of a bank in front of a key card, going up from it; undefined where there is none. */
 export const bankCardBefore = (now: Order, bank: readonly Card[], key: Card): Card | undefined => {
@@ -17,35 +18,30 @@ export const bankCardBefore = (now: Order, bank: readonly Card[], key: Card): Ca
   return undefined;
 };
 
-/** A share found by trying: how often it was so, and between what it lies 19 times in 20 (Wilson's interval). */
-export interface Estimate {
-  readonly share: number;
-  readonly low: number;
-  readonly high: number;
-  readonly tries: number;
-}
-
-/** Wilson's interval for a share, at 95 % (E. B. Wilson, 1927). */
-export const estimate = (hits: number, tries: number): Estimate => {
-  if (tries === 0) return { share: 0, low: 0, high: 1, tries };
-  const z = 1.959964;
-  const share = hits / tries;
-  const middle = (share + (z * z) / (2 * tries)) / (1 + (z * z) / tries);
-  const half =
-    (z / (1 + (z * z) / tries)) * Math.sqrt((share * (1 - share)) / tries + (z * z) / (4 * tries * tries));
-  return { share, low: Math.max(0, middle - half), high: Math.min(1, middle + half), tries };
-};
-
-/** One riffle (Gilbert–Shannon–Reeds) from one array into another, by a cut and a bit for each card. */
-const riffleInto = (after: Uint8Array, before: Uint8Array, rng: Rng): void => {
+/**
+ * One riffle (Gilbert–Shannon–Reeds) from one array into another: each place draws a bit that says from which packet
+ * its card comes, and the upper packet has as many cards as there are such bits. 32 bits are drawn at once.
+ */
+const riffleInto = (after: Uint8Array, before: Uint8Array, bits: Uint32Array, rng: Rng): void => {
   const size = before.length;
   let upper = 0;
-  for (let index = 0; index < size; index++) if (rng() < 0.5) upper++;
-  let [left, right] = [0, upper];
-  for (let index = 0; index < size; index++) {
-    const [inLeft, inRight] = [upper - left, size - right];
-    after[index] = rng() * (inLeft + inRight) < inLeft ? before[left++] : before[right++];
+  for (let word = 0; word < bits.length; word++) {
+    const left = size - 32 * word;
+    let drawn = (rng() * 0x1_0000_0000) >>> 0;
+    if (left < 32) drawn &= (2 ** left - 1) >>> 0;
+    bits[word] = drawn;
+    upper += ones(drawn);
   }
+  let [top, bottom] = [0, upper];
+  for (let index = 0; index < size; index++)
+    after[index] = (bits[index >> 5] >>> (index & 31)) & 1 ? before[top++] : before[bottom++];
+};
+
+/** How many bits of a 32-bit number are set. */
+const ones = (bits: number): number => {
+  let sum = bits - ((bits >>> 1) & 0x55555555);
+  sum = (sum & 0x33333333) + ((sum >>> 2) & 0x33333333);
+  return Math.imul((sum + (sum >>> 4)) & 0x0f0f0f0f, 0x01010101) >>> 24;
 };
 
 /** How often the next bank card in front of the key is still the one it was, after so many riffles. */
@@ -74,6 +70,7 @@ export const keyCardCounter = (
   const inBank = new Uint8Array(128);
   for (const card of bank) inBank[card] = 1;
   const home = Uint8Array.from(now);
+  const bits = new Uint32Array(Math.ceil(home.length / 32));
   let [pack, other] = [home.slice(), home.slice()];
   const hits = new Float64Array(riffles);
   let tries = 0;
@@ -90,7 +87,7 @@ export const keyCardCounter = (
       for (let count = 0; count < packs; count++) {
         pack.set(home);
         for (let riffle = 0; riffle < riffles; riffle++) {
-          riffleInto(other, pack, rng);
+          riffleInto(other, pack, bits, rng);
           [pack, other] = [other, pack];
           if (still()) hits[riffle]++;
         }

@@ -1,7 +1,7 @@
 import { Card } from '../../deck/card';
 import { showCard } from '../../deck/notation';
 import { Order, placeOf } from '../../deck/order';
-import { offsetOf } from '../offset';
+import { offsetOf } from '../../deck/offset';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
 
 /** A card that may have been moved, and how likely it is the one. */
@@ -10,6 +10,9 @@ export interface Suspect {
   /** From 0 to 1; all suspects together have 1. */
   readonly chance: number;
 }
+
+/** Card numbers are below this. */
+const CARDS = 128;
 
 /** The logarithm of C(2^k + N − r, N), which an order with r rising sequences has in common with 2^(kN). */
 const logWays = (piles: number, size: number, rising: number): number => {
@@ -20,30 +23,25 @@ const logWays = (piles: number, size: number, rising: number): number => {
 };
 
 /**
- * For each number of rising sequences, in how many of the ways to begin the home order and to cut the pack the
- * cards stand so: `counts[r]`.
+ * How often the pack falls back as one goes round the home order, if a card is taken from both: the pairs of
+ * neighbours of the home order whose second lies before the first. A cut of either does not change it, since the
+ * card that goes round the end of the pack loses one fall and wins another.
  *
- * @param places for each card of the home order, in turn, its index in the pack.
+ * @param places for each card of the home order, in turn, its index in the pack. @param all the falls with the card.
+ * @param index the card's in the home order.
  */
-const risingCounts = (places: readonly number[], cut: boolean): number[] => {
+const fallsWithout = (places: Uint8Array, all: number, index: number): number => {
   const size = places.length;
-  const counts = new Array<number>(size + 2).fill(0);
-  for (let rotation = 0; rotation < (cut ? size : 1); rotation++) {
-    const at = (index: number): number => (places[index % size] - rotation + size) % size;
-    let falls = 0;
-    for (let index = 0; index < size; index++) if (at(index + 1) < at(index)) falls++;
-    // The home order may have been cut before, too: each beginning leaves one pair of neighbours out.
-    for (let begin = 0; begin < (cut ? size : 1); begin++)
-      counts[1 + falls - (at(begin) < at(begin + size - 1) ? 1 : 0)]++;
-  }
-  return counts;
+  const before = places[index === 0 ? size - 1 : index - 1];
+  const after = places[index === size - 1 ? 0 : index + 1];
+  const at = places[index];
+  return all - (at < before ? 1 : 0) - (after < at ? 1 : 0) + (after < before ? 1 : 0);
 };
 
-/** Where each remaining card of the home order, in turn, stands among the remaining cards of the pack. */
-const placesWithout = (home: Order, now: Order, card: Card): number[] => {
-  const gone = now.indexOf(card);
-  const places = new Map(now.map((each, index) => [each, index > gone ? index - 1 : index]));
-  return home.filter((each) => each !== card).map((each) => places.get(each) ?? 0);
+/** Whether the last card of the home order lies behind the first, if a card is taken from both. */
+const fallsAtEnd = (places: Uint8Array, index: number): boolean => {
+  const last = places.length - 1;
+  return places[index === 0 ? 1 : 0] < places[index === last ? last - 1 : last];
 };
 
 /**
@@ -58,12 +56,23 @@ const placesWithout = (home: Order, now: Order, card: Card): number[] => {
 export const movedCards = (home: Order, now: Order, riffles: number, cut: boolean): Suspect[] => {
   if (home.length !== now.length || home.some((card) => !now.includes(card))) return [];
   const [piles, size] = [2 ** riffles, home.length - 1];
-  const ways = Array.from({ length: piles + 1 }, (_, rising) => logWays(piles, size, rising));
-  const most = logWays(piles, size, 1);
-  const weights = home.map((card) => {
-    const counts = risingCounts(placesWithout(home, now, card), cut);
-    let weight = 0;
-    for (let rising = 1; rising <= piles; rising++) weight += counts[rising] * Math.exp(ways[rising] - most);
+  const ways = Array.from({ length: piles + 1 }, (_, rising) =>
+    Math.exp(logWays(piles, size, rising) - logWays(piles, size, 1)),
+  );
+  const way = (rising: number): number => (rising < 1 || rising > piles ? 0 : ways[rising]);
+  const indices = new Uint8Array(CARDS);
+  now.forEach((card, index) => (indices[card] = index));
+  const places = Uint8Array.from(home, (card) => indices[card]);
+  let all = 0;
+  for (let index = 0; index <= size; index++)
+    if (places[index === size ? 0 : index + 1] < places[index]) all++;
+  const weights = home.map((card, index) => {
+    const falls = fallsWithout(places, all, index);
+    // Each beginning of the home order leaves one pair of neighbours out: a fall, or none. Every cut of the pack
+    // is alike.
+    const weight = cut
+      ? falls * way(falls) + (size - falls) * way(falls + 1)
+      : way(1 + falls - (fallsAtEnd(places, index) ? 1 : 0));
     return { card, weight };
   });
   const total = weights.reduce((sum, { weight }) => sum + weight, 0);

@@ -5,7 +5,7 @@ import { Order, placeOf } from '../../deck/order';
 import { cut, Cut } from '../../moves/cut';
 import { cards } from '../../moves/wording';
 import { add, placeSum, result, start, SumLine } from '../handSum';
-import { cutBetween, offsetOf } from '../offset';
+import { cutBetween, offsetOf } from '../../deck/offset';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
 
 /** A card that is called out, and the place (from 1) where it lies. */

@@ -4,7 +4,7 @@ import { Order, placeOf } from '../../deck/order';
 import { cut } from '../../moves/cut';
 import { cards } from '../../moves/wording';
 import { add, result, start } from '../handSum';
-import { cutBetween } from '../offset';
+import { cutBetween } from '../../deck/offset';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
 
 /**

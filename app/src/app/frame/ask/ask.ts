@@ -2,7 +2,10 @@ import {
   Card,
   cardAt,
   formatCard,
+  fromFace,
   joinCards,
+  offsetFromFace,
+  offsetFromTop,
   Order,
   parseCard,
   parseRank,
@@ -13,16 +16,7 @@ import {
   whyNotCard,
 } from '@enumeron/core/deck';
 import { cards, describeMove, Move } from '@enumeron/core/moves';
-import {
-  describeCost,
-  describeHandling,
-  fromFace,
-  handlings,
-  offsetFromFace,
-  offsetFromTop,
-  Tolerance,
-  toleratedFirst,
-} from '@enumeron/core/reckon';
+import { describeCost, describeHandling, handlings, Tolerance, toleratedFirst } from '@enumeron/core/reckon';
 import { Fact } from '@enumeron/core/reckon/facts';
 import { Values } from '../../pack/patterns.store';
 import { Way } from '../../reckon/ways';

@@ -7,8 +7,7 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
-import { mod } from '@enumeron/core/deck';
-import { breaksIn, seamOf } from '@enumeron/core/reckon';
+import { breaksIn, mod, seamOf } from '@enumeron/core/deck';
 import { Marks, RailMarks } from '../../pack/marks';
 import { PackStore } from '../../pack/pack.store';
 import { RailGuess } from '../../pack/rail-guess';

@@ -2,7 +2,8 @@ import odds from '../../test/vectors/odds.json';
 import { mateOf } from '../deck/card';
 import { numberOrder } from '../deck/order';
 import { seededRng, shuffled } from '../deck/rng';
-import { adjacentMatesChance, riffleDistance } from './riffleDistance';
+import { adjacentMatesChance } from './adjacentMates';
+import { riffleDistance } from './riffleDistance';
 
 test('the distance from shuffled after one to ten riffles of 52 cards: the worked examples', () => {
   for (const [riffles, distance] of Object.entries(odds.riffleDistance.k))

@@ -1,18 +1,7 @@
-import { Card, LARGEST_PACK } from '../deck/card';
-import { Order } from '../deck/order';
-import { Outcome } from '../deck/problem';
-import {
-  cardList,
-  eachOnce,
-  FLAG,
-  listOf,
-  optional,
-  Part,
-  readBy,
-  shape,
-  ShapeOf,
-  whole,
-} from '../deck/shape';
+import { Card, LARGEST_PACK } from './card';
+import { Order } from './order';
+import { Outcome } from './problem';
+import { cardList, eachOnce, FLAG, listOf, optional, Part, readBy, shape, ShapeOf, whole } from './shape';
 
 /** Cards in a known arrangement between indifferent ones. It keeps its rule: where it lies and what is in it. */
 export interface Bank {

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import offsets from '../../test/vectors/offsets.json';
 import stacks from '../../test/vectors/stacks.json';
-import { Card } from '../deck/card';
-import { formatCard, parseCard } from '../deck/notation';
-import { cardAt, numberOrder, Order, placeOf } from '../deck/order';
+import { Card } from './card';
+import { formatCard, parseCard } from './notation';
+import { cardAt, numberOrder, Order, placeOf } from './order';
 import { cut } from '../moves/cut';
 import { deal } from '../moves/deal';
 import {

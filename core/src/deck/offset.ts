@@ -1,6 +1,6 @@
-import { Card } from '../deck/card';
-import { mod } from '../deck/mod';
-import { Order, placeOf } from '../deck/order';
+import { Card } from './card';
+import { mod } from './mod';
+import { Order, placeOf } from './order';
 
 /**
  * How far a pack is turned, told by its face card: the face card's stack number, 0 when that is N.

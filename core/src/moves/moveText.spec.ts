@@ -1,6 +1,7 @@
-import { numberOrder, parseCard } from '@enumeron/core/deck';
-import { applyMove, Move } from '@enumeron/core/moves';
-import { MOVE_USAGE, readMove, readMoves } from './read-move';
+import { parseCard } from '../deck/notation';
+import { numberOrder } from '../deck/order';
+import { applyMove, Move } from './move';
+import { MOVE_USAGE, parseMovesText, parseMoveText } from './moveText';
 
 const pack = numberOrder();
 
@@ -21,12 +22,13 @@ test.each<[string, Move]>([
   ['riffle #77', { kind: 'riffle', seed: 77 }],
   ['overhand', { kind: 'overhand', seed: 1, chop: 0.2 }],
   ['take 5', { kind: 'take', place: 5, card: 4 }],
+  ['reversed block 5 9 to 0', { kind: 'move packet', from: 5, to: 9, after: 0, reversed: true }],
   ['put X1 53', { kind: 'put', place: 53, card: 52 }],
-])('“%s” is a move', (text, move) => expect(readMove(text, pack)).toEqual({ move }));
+])('“%s” is a move', (text, move) => expect(parseMoveText(text, pack)).toEqual({ move }));
 
 test('everything that the usage names is read, the card to put in being out', () => {
   const now = applyMove(pack, { kind: 'take', place: pack.indexOf(parseCard('7D') as number) + 1 });
-  for (const text of MOVE_USAGE.split(' · ')) expect(readMove(text, now).move).toBeDefined();
+  for (const text of MOVE_USAGE.split(' · ')) expect(parseMoveText(text, now).move).toBeDefined();
 });
 
 test.each([
@@ -39,18 +41,20 @@ test.each([
   'heaps 3 1 1 2',
   'shuffle',
   '12',
-])('“%s” is not a move', (text) => expect(readMove(text, pack).problem).toContain('is not a move'));
+])('“%s” is not a move', (text) => expect(parseMoveText(text, pack).problem).toContain('is not a move'));
 
 test('numbers beyond the pack, cards that are in it, and nothing at all', () => {
-  expect(readMove('cut 60', pack).problem).toBe('60 is more than the pack has: 52 cards.');
-  expect(readMove('put 7D 3', pack).problem).toBe('7♦ is in the pack already. Take it out first.');
-  expect(readMove('put 7Q 3', pack).problem).toContain('is not a card');
-  expect(readMove('put X1 54', pack).problem).toContain('from 1 to 53');
-  expect(readMove('  ', pack)).toEqual({});
+  expect(parseMoveText('cut 60', pack).problem).toBe('60 is more than the pack has: 52 cards.');
+  expect(parseMoveText('put 7D 3', pack).problem).toBe('7♦ is in the pack already. Take it out first.');
+  expect(parseMoveText('put 7Q 3', pack).problem).toContain('is not a card');
+  expect(parseMoveText('put X1 54', pack).problem).toContain('from 1 to 53');
+  expect(parseMoveText('  ', pack)).toEqual({});
 });
 
 test('a row of moves is read each against what it is done to', () => {
-  expect(readMoves('take 52, take 51; cut 52', pack).problem).toBe('52 is more than the pack has: 50 cards.');
-  expect(readMoves('take 1\nput AC 51,', pack).moves).toHaveLength(2);
-  expect(readMoves(' ', pack)).toEqual({ moves: [] });
+  expect(parseMovesText('take 52, take 51; cut 52', pack).problem).toBe(
+    '52 is more than the pack has: 50 cards.',
+  );
+  expect(parseMovesText('take 1\nput AC 51,', pack).moves).toHaveLength(2);
+  expect(parseMovesText(' ', pack)).toEqual({ moves: [] });
 });

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { FULL_PACK } from '../deck/card';
-import { numberOrder } from '../deck/order';
-import { seededRng, shuffled } from '../deck/rng';
+import { FULL_PACK } from './card';
+import { numberOrder } from './order';
+import { seededRng, shuffled } from './rng';
 import { BankPosition, countingRun, fillSlots, freeSlots, layBank } from './bank';
 
 const anyBank = fc

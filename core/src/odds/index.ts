@@ -1,0 +1,3 @@
+export { adjacentMatesChance } from './adjacentMates';
+export { type Estimate } from './interval';
+export { riffleDistance } from './riffleDistance';
