@@ -6,6 +6,9 @@ module.exports = {
   testEnvironment: '<rootDir>/jest.env.cjs',
   setupFilesAfterEnv: ['<rootDir>/jest.setup.ts'],
   testMatch: ['<rootDir>/src/**/*.spec.ts'],
-  moduleNameMapper: { '^@enumeron/core/(.*)$': '<rootDir>/../core/src/$1/index.ts' },
+  moduleNameMapper: {
+    '^@enumeron/core/file/(.*)$': '<rootDir>/../core/src/$1.ts',
+    '^@enumeron/core/(.*)$': '<rootDir>/../core/src/$1/index.ts',
+  },
   transformIgnorePatterns: ['node_modules/(?!(.*\\.mjs$|d3-|internmap/|@noble/))'],
 };

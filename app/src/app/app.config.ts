@@ -12,10 +12,9 @@ import {
   withNavigationErrorHandler,
 } from '@angular/router';
 import { ROUTES } from './app.routes';
-import { BACKUP_WORK, backupOnPage } from './data/backup';
+import { BACKUP_WORK, backupOnPage } from './data/backup-work';
 import { Boot } from './data/boot';
 import { fontsReady } from './frame/fonts';
-import { provideIcons } from './frame/icons';
 import { backupInWorker } from './workers/backup.in-worker';
 import { Scripts } from './shared/scripts';
 
@@ -29,7 +28,6 @@ export const appConfig: ApplicationConfig = {
       withInMemoryScrolling({ scrollPositionRestoration: 'enabled' }),
       withNavigationErrorHandler(({ error, url }) => inject(Scripts).tell(error, url)),
     ),
-    provideIcons(),
     { provide: BACKUP_WORK, useFactory: () => backupInWorker(backupOnPage()) },
     provideAppInitializer(() => Promise.all([inject(Boot).run(), fontsReady()])),
   ],

@@ -7,7 +7,6 @@ import { leftInFlight } from '../app/data/in-flight';
 import { Journal } from '../app/data/journal';
 import { Reader } from '../app/data/reader';
 import { MAKE_DATABASE } from '../app/data/storage';
-import { provideIcons } from '../app/frame/icons';
 import { forgetActs } from '../app/shared/once';
 
 let count = 0;
@@ -20,7 +19,6 @@ export const provideApp = (
   db: Database,
   providers: (Provider | EnvironmentProviders)[] = [],
 ): (Provider | EnvironmentProviders)[] => [
-  provideIcons(),
   provideRouter([]),
   {
     provide: MAKE_DATABASE,

@@ -4,6 +4,7 @@ import { MatIcon } from '@angular/material/icon';
 import { NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router';
 import { filter, map, startWith } from 'rxjs';
 import { OrdersStore } from '../data/orders.store';
+import { Icons } from '../shared/icons';
 import { DamagedEntry } from './damaged-entry';
 import { LongList } from './long-list';
 import { OrderEntry } from './order-entry';
@@ -20,6 +21,10 @@ const MOST_LISTED = 60;
   styleUrl: './arrange-room.scss',
 })
 export class ArrangeRoom {
+  constructor() {
+    inject(Icons);
+  }
+
   private readonly router = inject(Router);
   protected readonly store = inject(OrdersStore);
 

@@ -28,6 +28,7 @@ import {
   showCard,
 } from '@enumeron/core/deck';
 import { TEXT_LIMIT } from '../data/kinds/drafts';
+import { Icons } from '../shared/icons';
 import { readOrderFile } from '../data/order-files';
 import { nameProblem } from '@enumeron/core/formats';
 import { PackStore } from '../pack/pack.store';
@@ -146,6 +147,7 @@ export class OrderEditor {
   protected readonly sayProblem = sayProblem;
 
   constructor() {
+    inject(Icons);
     effect(() => {
       const id = this.id();
       if (this.editing.isRead(id)) void untracked(() => this.editing.open(id));

@@ -8,6 +8,7 @@ import { arrangementBefore, inverseMoves, Origin, recipeSteps, sizeBefore } from
 import { Card } from '@enumeron/core/deck';
 import { describeMove, Move, MOVE_USAGE, parseMove, parseMoveText } from '@enumeron/core/moves';
 import { OrdersStore } from '../data/orders.store';
+import { Icons } from '../shared/icons';
 import { PackStore } from '../pack/pack.store';
 import { keepDraft } from '../data/draft-fields';
 import { previewOnRail } from '../pack/rail-preview';
@@ -107,6 +108,7 @@ export class RecipeMaker {
   );
 
   constructor() {
+    inject(Icons);
     previewOnRail(() => {
       const step = Math.min(this.shown() ?? this.moves().length, this.moves().length);
       const label = step === 0 ? 'Before the moves' : `After ${step} of ${this.moves().length} moves`;

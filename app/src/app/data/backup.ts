@@ -1,8 +1,8 @@
-import { inject, Injectable, InjectionToken } from '@angular/core';
+import { inject, Injectable } from '@angular/core';
 import { Outcome } from '@enumeron/core/deck';
-import { Scripts } from '../shared/scripts';
 import { sameRow } from './action';
-import type { Backup, RowsByKind } from './backup-file';
+import type { Backup } from './backup-file';
+import { BACKUP_WORK } from './backup-work';
 import { Damage } from './damage';
 import type { Database } from './database';
 import { Committed, Journal } from './journal';
@@ -14,27 +14,6 @@ import { SnapshotReason, SNAPSHOTS } from './kinds/snapshots';
 import { Reader } from './reader';
 import { Rows } from './rows';
 import { Storage } from './storage';
-
-/** Makes and reads backup files, which takes long for large ones. */
-export interface BackupWork {
-  make(rows: RowsByKind, made: Date): Promise<Outcome<{ text: string }>>;
-  read(file: File): Promise<Outcome<{ backup: Backup }>>;
-}
-
-/** On the page itself: in tests, and where no worker can be had. */
-export const backupOnPage = (): BackupWork => {
-  const scripts = inject(Scripts);
-  return {
-    make: async (rows, made) => (await scripts.load(() => import('./backup-file'))).makeBackup(rows, made),
-    read: async (file) => (await scripts.load(() => import('./backup-file'))).readBackup(file),
-  };
-};
-
-/** The application provides a worker. */
-export const BACKUP_WORK = new InjectionToken<BackupWork>('backup work', {
-  providedIn: 'root',
-  factory: backupOnPage,
-});
 
 /** What a backup would do to the rows of one kind. */
 export interface KindPreview {

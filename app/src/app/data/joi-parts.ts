@@ -1,6 +1,6 @@
 import type Joi from 'joi';
 import { cardList, formatCard, formatOrder, isCard, parseCard, Part, Problem } from '@enumeron/core/deck';
-import { parseName } from '@enumeron/core/formats';
+import { parseName } from '@enumeron/core/file/formats/name';
 
 /** What the schemas of several kinds are made of. */
 export interface JoiParts {

@@ -2,7 +2,7 @@ import { computed, inject, Injectable, Signal } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Origin } from '@enumeron/core/arrange';
 import { Card, sayProblem } from '@enumeron/core/deck';
-import { makeName } from '@enumeron/core/formats';
+import { makeName } from '@enumeron/core/file/formats/name';
 import { distinctUntilChanged, from, map, Observable, switchMap } from 'rxjs';
 import { Scripts } from '../shared/scripts';
 import { Committed, Journal } from './journal';

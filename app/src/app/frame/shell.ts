@@ -10,7 +10,8 @@ import {
 } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
-import { cards, describeMove } from '@enumeron/core/moves';
+import { describeMove } from '@enumeron/core/file/moves/move';
+import { cards } from '@enumeron/core/file/moves/wording';
 import { Fact } from '@enumeron/core/reckon/facts';
 import { filter, map } from 'rxjs';
 import { Undoing } from '../data/undoing';

@@ -4,6 +4,7 @@ import { MatIcon } from '@angular/material/icon';
 import { MatTooltip } from '@angular/material/tooltip';
 import { RouterLink } from '@angular/router';
 import { BackupsStore } from '../data/backups.store';
+import { Icons } from '../shared/icons';
 import { Journal } from '../data/journal';
 
 /** What is at hand in every room: undo, redo, help, settings. */
@@ -44,6 +45,10 @@ import { Journal } from '../data/journal';
   `,
 })
 export class Tools {
+  constructor() {
+    inject(Icons);
+  }
+
   protected readonly journal = inject(Journal);
   protected readonly overdue = inject(BackupsStore).overdue;
   readonly ask = output();

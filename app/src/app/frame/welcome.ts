@@ -3,6 +3,7 @@ import { MatButton, MatIconButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import { formatCard } from '@enumeron/core/deck';
 import { LatelyStore } from '../data/lately.store';
+import { Icons } from '../shared/icons';
 import { PackStore } from '../pack/pack.store';
 import { WantedStore } from '../pack/wanted.store';
 import { Intent } from './ask/ask';
@@ -68,6 +69,7 @@ export class Welcome {
   }));
 
   constructor() {
+    inject(Icons);
     effect(() => {
       if (this.lately.isRead() && this.done()) this.lately.greet('used');
     });

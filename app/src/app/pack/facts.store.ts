@@ -1,6 +1,6 @@
 import { computed, inject, Injectable } from '@angular/core';
 import { Card, sameOrder } from '@enumeron/core/deck';
-import { describeFact, Fact } from '@enumeron/core/reckon/facts';
+import { describeFact, Fact } from '@enumeron/core/file/reckon/facts/fact';
 import { dequal } from 'dequal/lite';
 import { Journal } from '../data/journal';
 import { onlyPlace } from '../data/kind';

@@ -9,7 +9,7 @@ import {
   seamOf,
   showCard,
 } from '@enumeron/core/deck';
-import { applyMove, describeMove, Move } from '@enumeron/core/moves';
+import { applyMove, describeMove, Move } from '@enumeron/core/file/moves/move';
 import { Committed, Journal } from '../data/journal';
 import { onlyPlace } from '../data/kind';
 import { BESIDE } from '../data/kinds/beside';

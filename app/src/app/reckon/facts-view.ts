@@ -23,6 +23,7 @@ import {
 } from '@enumeron/core/reckon/facts';
 import { map, Observable, of, switchMap } from 'rxjs';
 import { MOST_FACTS } from '../data/kinds/facts';
+import { Icons } from '../shared/icons';
 import { FactsStore } from '../pack/facts.store';
 import { markOnRail } from '../pack/marks';
 import { PackStore } from '../pack/pack.store';
@@ -149,6 +150,7 @@ export class FactsView {
   });
 
   constructor() {
+    inject(Icons);
     markOnRail(() => this.reckoning()?.marks ?? []);
     guessOnRail(() => this.guesses());
   }

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChild
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { offsetOf, showCard, suitOf } from '@enumeron/core/deck';
-import { cards } from '@enumeron/core/moves';
+import { cards } from '@enumeron/core/file/moves/wording';
 import {
   describeSame,
   easyRange,
@@ -15,6 +15,7 @@ import { PackStore } from '../pack/pack.store';
 import { WantedStore } from '../pack/wanted.store';
 import { CardText } from '../shared/card-text';
 import { EntryField } from '../shared/entry-field';
+import { MissingPart } from '../shared/missing-part';
 import { cardCompleter, cardReader, numberReader } from '../shared/reading';
 import { Ring } from '../shared/ring';
 import { Viewport } from '../shared/viewport';
@@ -26,7 +27,7 @@ const FEW = 3;
 /** A card at a number: the answer, what it costs, and the other ways. */
 @Component({
   selector: 'en-wanted',
-  imports: [CardText, EntryField, MatButton, Ring, RouterLink],
+  imports: [CardText, EntryField, MatButton, MissingPart, Ring, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './wanted.html',
   styleUrl: './wanted.scss',

@@ -6,6 +6,7 @@ import { MatIcon } from '@angular/material/icon';
 import { Outcome, Problem, sayProblem } from '@enumeron/core/deck';
 import { from } from 'rxjs';
 import { backupName, BackupService, Preview, RestoreWay } from '../data/backup';
+import { Icons } from '../shared/icons';
 import { BackupsStore, SnapshotNote } from '../data/backups.store';
 import { SnapshotReason } from '../data/kinds/snapshots';
 import { OrdersStore } from '../data/orders.store';
@@ -42,6 +43,10 @@ const roomInBrowser = async (): Promise<string> => {
   styleUrl: './section.scss',
 })
 export class DataSection {
+  constructor() {
+    inject(Icons);
+  }
+
   private readonly backup = inject(BackupService);
   protected readonly backups = inject(BackupsStore);
   private readonly orders = inject(OrdersStore);

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/cor
 import { MatButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import { BackupService } from '../data/backup';
+import { Icons } from '../shared/icons';
 import { Boot } from '../data/boot';
 import { Notices } from '../shared/notices';
 import { once } from '../shared/once';
@@ -38,6 +39,10 @@ import { once } from '../shared/once';
   styleUrl: './section.scss',
 })
 export class EraseSection {
+  constructor() {
+    inject(Icons);
+  }
+
   private readonly boot = inject(Boot);
   private readonly backup = inject(BackupService);
   private readonly notices = inject(Notices);

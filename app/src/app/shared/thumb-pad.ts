@@ -13,7 +13,7 @@ import {
   Suit,
   SUITS,
 } from '@enumeron/core/deck';
-import { MatIcon } from '@angular/material/icon';
+import { mdiBackspaceOutline } from '@mdi/js';
 import { CardFace } from './card-face';
 
 const DIGITS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 0] as const;
@@ -21,7 +21,7 @@ const DIGITS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 0] as const;
 /** Cards in two taps (rank, then suit) or a number digit by digit, under one thumb. */
 @Component({
   selector: 'en-thumb-pad',
-  imports: [CardFace, MatIcon],
+  imports: [CardFace],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './thumb-pad.html',
   styleUrl: './thumb-pad.scss',
@@ -37,6 +37,7 @@ export class ThumbPad {
   readonly rankPicked = output<Rank>();
   readonly numberPicked = output<number | undefined>();
 
+  protected readonly backspace = mdiBackspaceOutline;
   protected readonly ranks = RANKS;
   protected readonly suits = SUITS;
   protected readonly digits = DIGITS;

@@ -1,6 +1,6 @@
 import { Remote } from 'comlink';
 import { firstValueFrom } from 'rxjs';
-import type { BackupWork } from '../data/backup';
+import type { BackupWork } from '../data/backup-work';
 import type { BackupWorker } from './backup.worker';
 import { inWorker } from './in-worker';
 

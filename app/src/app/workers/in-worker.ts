@@ -1,4 +1,4 @@
-import { Remote, wrap } from 'comlink';
+import type { Remote } from 'comlink';
 import { Observable, retry } from 'rxjs';
 
 /** How long to wait, in milliseconds, before a worker that did not start is tried again; and how often. */
@@ -18,9 +18,11 @@ export const inWorker = <Api, Report>(
   new Observable<Report>((observer) => {
     const worker = open();
     worker.addEventListener('error', ({ message }) => observer.error(new Error(message || 'no such worker')));
-    work(wrap<Api>(worker), (value) => observer.next(value)).then(
-      () => observer.complete(),
-      (error: unknown) => observer.error(error),
-    );
+    void import('comlink')
+      .then(({ wrap }) => work(wrap<Api>(worker), (value) => observer.next(value)))
+      .then(
+        () => observer.complete(),
+        (error: unknown) => observer.error(error),
+      );
     return () => worker.terminate();
   }).pipe(retry({ count: TRIES, delay: PAUSE }));

@@ -1,5 +1,5 @@
 import { cardList, Card, listOf } from '@enumeron/core/deck';
-import { FACT, Fact } from '@enumeron/core/reckon/facts';
+import { FACT, Fact } from '@enumeron/core/file/reckon/facts/fact';
 import { inFile } from '../joi-parts';
 import { single } from '../kind';
 

@@ -1,6 +1,6 @@
-import { Origin, parseOrigin } from '@enumeron/core/arrange';
+import { Origin, parseOrigin } from '@enumeron/core/file/arrange/origin';
 import { Card } from '@enumeron/core/deck';
-import { makeName } from '@enumeron/core/formats';
+import { makeName } from '@enumeron/core/file/formats/name';
 import { inFile } from '../joi-parts';
 import { Kind } from '../kind';
 

@@ -1,5 +1,5 @@
 import { LAID_PACK, LaidPack, Problem, shape } from '@enumeron/core/deck';
-import { makeName } from '@enumeron/core/formats';
+import { makeName } from '@enumeron/core/file/formats/name';
 import type Joi from 'joi';
 import { inFile, JoiParts } from '../joi-parts';
 import { single } from '../kind';

@@ -1,9 +1,8 @@
-import { EnvironmentProviders, inject, provideAppInitializer } from '@angular/core';
+import { inject, Injectable } from '@angular/core';
 import { MatIconRegistry } from '@angular/material/icon';
 import { DomSanitizer } from '@angular/platform-browser';
 import {
   mdiAlertCircleOutline,
-  mdiBackspaceOutline,
   mdiCheck,
   mdiClose,
   mdiCogOutline,
@@ -23,7 +22,6 @@ import {
 const ICONS = {
   ask: mdiMagnify,
   alert: mdiAlertCircleOutline,
-  backspace: mdiBackspaceOutline,
   check: mdiCheck,
   close: mdiClose,
   copy: mdiContentCopy,
@@ -39,14 +37,19 @@ const ICONS = {
   undo: mdiUndo,
 } as const;
 
-/** Makes the icons known to `mat-icon`; they are shipped in the bundle. */
-export const provideIcons = (): EnvironmentProviders =>
-  provideAppInitializer(() => {
-    const icons = inject(MatIconRegistry);
+/**
+ * Makes the icons known to `mat-icon`; they are shipped in the bundle. A component that shows one injects this, so
+ * that none of it is in the first load.
+ */
+@Injectable({ providedIn: 'root' })
+export class Icons {
+  constructor() {
+    const registry = inject(MatIconRegistry);
     const sanitizer = inject(DomSanitizer);
     for (const [name, path] of Object.entries(ICONS))
-      icons.addSvgIconLiteral(
+      registry.addSvgIconLiteral(
         name,
         sanitizer.bypassSecurityTrustHtml(`<svg viewBox="0 0 24 24"><path d="${path}"/></svg>`),
       );
-  });
+  }
+}
