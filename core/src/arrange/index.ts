@@ -26,16 +26,8 @@ export {
   sizeBefore,
 } from './recipe';
 export { findRoute, type RouteProgress, searchRoute } from './route';
-export {
-  type Factory,
-  halfOfMates,
-  type Mirrored,
-  orderByRule,
-  parseRule,
-  type RankRow,
-  type Rotating,
-  type Rule,
-} from './rule';
+export { halfOfMates, orderByRule } from './orderByRule';
+export { type Factory, type Mirrored, parseRule, type RankRow, type Rotating, type Rule } from './rule';
 export { sortingHeap, sortingPass, type SortingPlan, sortingPlan } from './sorting';
 export {
   measureSpread,

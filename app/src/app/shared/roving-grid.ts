@@ -1,4 +1,4 @@
-import { afterEveryRender, Directive, ElementRef, inject, input } from '@angular/core';
+import { afterNextRender, DestroyRef, Directive, ElementRef, inject, input } from '@angular/core';
 
 /** What the arrow keys add to an index in a grid of so many columns. */
 const STEPS: Readonly<Record<string, (columns: number) => number>> = {
@@ -20,11 +20,22 @@ export class RovingGrid {
   private stop: HTMLElement | undefined;
 
   constructor() {
-    afterEveryRender(() => {
-      const buttons = this.buttons();
-      this.stop = this.stop && buttons.includes(this.stop) ? this.stop : buttons.at(0);
-      for (const button of buttons) button.tabIndex = button === this.stop ? 0 : -1;
+    const changed = new MutationObserver(() => this.settle());
+    afterNextRender(() => {
+      this.settle();
+      changed.observe(this.host, { childList: true, subtree: true, attributeFilter: ['disabled'] });
     });
+    inject(DestroyRef).onDestroy(() => changed.disconnect());
+  }
+
+  /** Leaves one tab stop, once cells have come, gone or changed whether they can be used. */
+  private settle(): void {
+    const buttons = this.buttons();
+    this.stop = this.stop && buttons.includes(this.stop) ? this.stop : buttons.at(0);
+    for (const button of buttons) {
+      const index = button === this.stop ? 0 : -1;
+      if (button.tabIndex !== index) button.tabIndex = index;
+    }
   }
 
   protected move(event: KeyboardEvent): void {

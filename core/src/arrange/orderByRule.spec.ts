@@ -5,7 +5,8 @@ import { parseCard, parseSuit } from '../deck/notation';
 import { numberOrder, Order, placeOf } from '../deck/order';
 import { formatOrder } from '../deck/orderText';
 import { seededRng, shuffled } from '../deck/rng';
-import { halfOfMates, orderByRule, Rotating, Rule } from './rule';
+import { halfOfMates, orderByRule } from './orderByRule';
+import { Rotating, Rule } from './rule';
 import { rankRowRecipe, rotatingRecipe, stackNumberByRule } from './stackNumber';
 
 const card = (name: string): Card => parseCard(name) as Card;
