@@ -7,6 +7,7 @@ import {
   MatDialogContent,
   MatDialogTitle,
 } from '@angular/material/dialog';
+import { WRITTEN_MOVES } from '@enumeron/core/moves';
 import { SettingsStore } from '../data/settings.store';
 import { WORDS } from './ask/ask';
 import { FACT_WORDS } from './ask/ask-facts';
@@ -44,6 +45,10 @@ import { ROOMS } from './rooms';
 export class HelpSheet {
   protected readonly words = WORDS.filter((word) => !FACT_WORDS.some((each) => each.word === word.word));
   protected readonly factWords = FACT_WORDS;
+  /** Moves that the words above do not have. */
+  protected readonly moves = WRITTEN_MOVES.filter(
+    ({ usage }) => !WORDS.some(({ word }) => word === usage.split(' ')[0]),
+  );
   protected readonly rooms = ROOMS;
   protected readonly singleKeys = inject(SettingsStore).settings().singleKeys;
 }

@@ -142,7 +142,7 @@ export class Shell {
         void this.pack.see(intent);
         return;
       case 'move':
-        void this.pack.apply(intent.move);
+        void this.pack.do(intent.move);
         this.say(describeMove(intent.move, this.pack.size()));
         return;
       case 'tell':

@@ -65,6 +65,14 @@ export class PackStore {
     }));
   }
 
+  /** Does whatever move: one that takes a card out of the pack or brings one in changes its home order, too. */
+  do(move: Move): Promise<Committed> {
+    const size = applyMove(this.now(), move).length;
+    return size === this.size()
+      ? this.apply(move)
+      : this.applyAll([move], describeMove(move, this.size()).replace(/\.$/, ''));
+  }
+
   /** Does a row of moves as one action; cards that leave the pack leave its home order, others come to its end. */
   applyAll(moves: readonly Move[], label: string): Promise<Committed> {
     return this.change(label, (pack) => holding(pack, moves.reduce(applyMove, pack.now)));

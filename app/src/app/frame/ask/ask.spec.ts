@@ -49,6 +49,20 @@ test('what was seen turns the pack, also from a pack out of step', () => {
   expect(ask('top 9D', dealt)).toMatchObject({ intent: { do: 'see', at: 'top', card: card('9D') } });
 });
 
+test('any move, as it is written in a recipe', () => {
+  expect(ask('reverse 5 20', turned).intent).toEqual({
+    do: 'move',
+    move: { kind: 'reverse packet', from: 5, to: 20 },
+  });
+  expect(ask('unweave out', turned)).toMatchObject({
+    intent: { do: 'move' },
+    says: expect.stringContaining('Jog out') as string,
+  });
+  expect(ask('take 5', turned).intent).toMatchObject({ do: 'move', move: { kind: 'take', place: 5 } });
+  expect(ask('heaps 99', turned).problem).toContain('more than the pack has');
+  expect(ask('reverse', turned).problem).toContain('is not a move');
+});
+
 test('moves, undo and rooms', () => {
   expect(ask('cut 12', turned).intent).toEqual({ do: 'move', move: { kind: 'cut', count: 12 } });
   expect(ask('deal 9', turned).intent).toEqual({ do: 'move', move: { kind: 'deal', count: 9 } });

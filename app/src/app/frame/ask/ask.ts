@@ -15,7 +15,7 @@ import {
   SUITS,
   whyNotCard,
 } from '@enumeron/core/deck';
-import { cards, describeMove, Move } from '@enumeron/core/moves';
+import { cards, describeMove, Move, parseMoveText, WRITTEN_MOVES } from '@enumeron/core/moves';
 import { describeCost, describeHandling, handlings, Tolerance, toleratedFirst } from '@enumeron/core/reckon';
 import { Fact } from '@enumeron/core/reckon/facts';
 import { Values } from '../../pack/patterns.store';
@@ -319,9 +319,17 @@ const oneWord = (asked: Asked, text: string): Reply => {
   );
 };
 
+/** A move in any of the ways in which one is written, such as `reverse 5 20`. */
+const writtenMove = ({ now }: Asked, text: string): Reply | undefined => {
+  if (!WRITTEN_MOVES.some(({ usage }) => usage.split(' ')[0] === text.split(' ')[0])) return undefined;
+  const { move, problem } = parseMoveText(text, now);
+  if (!move) return wrong(problem ?? '');
+  return { intent: { do: 'move', move }, says: describeMove(move, now.length), completions: [] };
+};
+
 /** What cards, numbers and words are read as. */
 const read = (words: readonly string[], asked: Asked): Reply => {
-  const known = wordReply(asked, words[0], words.slice(1));
+  const known = wordReply(asked, words[0], words.slice(1)) ?? writtenMove(asked, words.join(' '));
   if (known) return known;
   if (words.length === 1) return oneWord(asked, words[0]);
   return words.length === 2
