@@ -60,7 +60,10 @@ test('any move, as it is written in a recipe', () => {
   });
   expect(ask('take 5', turned).intent).toMatchObject({ do: 'move', move: { kind: 'take', place: 5 } });
   expect(ask('heaps 99', turned).problem).toContain('more than the pack has');
-  expect(ask('reverse', turned).problem).toContain('is not a move');
+  expect(ask('reverse', turned).hint).toContain('reverse 5 20: ');
+  expect(ask('reverse 9 4', turned).problem).toContain('is not a move');
+  expect(ask('7 of', turned).hint).toContain('suit');
+  expect(ask('7 of hearts', turned).intent).toMatchObject({ do: 'find' });
 });
 
 test('moves, undo and rooms', () => {

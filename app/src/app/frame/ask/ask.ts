@@ -321,8 +321,13 @@ const oneWord = (asked: Asked, text: string): Reply => {
 
 /** A move in any of the ways in which one is written, such as `reverse 5 20`. */
 const writtenMove = ({ now }: Asked, text: string): Reply | undefined => {
-  if (!WRITTEN_MOVES.some(({ usage }) => usage.split(' ')[0] === text.split(' ')[0])) return undefined;
+  const words = text.split(' ');
+  const written = WRITTEN_MOVES.find(({ usage }) => usage.split(' ')[0] === words[0]);
+  if (!written) return undefined;
   const { move, problem } = parseMoveText(text, now);
+  // It may go on.
+  if (!move && words.length < written.usage.split(' ').length)
+    return { hint: `${written.usage}: ${written.says}`, completions: [] };
   if (!move) return wrong(problem ?? '');
   return { intent: { do: 'move', move }, says: describeMove(move, now.length), completions: [] };
 };
@@ -332,6 +337,7 @@ const read = (words: readonly string[], asked: Asked): Reply => {
   const known = wordReply(asked, words[0], words.slice(1)) ?? writtenMove(asked, words.join(' '));
   if (known) return known;
   if (words.length === 1) return oneWord(asked, words[0]);
+  if (words[1] === 'of') return { hint: 'and its suit: clubs, diamonds, hearts or spades', completions: [] };
   return words.length === 2
     ? cardAndNumber(asked, words)
     : wrong('That is too much at once: a card, a number, or a card and a number.');
