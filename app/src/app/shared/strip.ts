@@ -9,28 +9,12 @@ import { Card, suitOf } from '@enumeron/core/deck';
     <span class="bar bar-{{ suit(card) }}"></span>
   }`,
   host: { 'aria-hidden': 'true' },
+  styleUrl: './bars.scss',
   styles: `
     :host {
       display: flex;
       gap: 1px;
       height: 1.4rem;
-    }
-    .bar {
-      flex: 1 1 0;
-      min-width: 0;
-      background: var(--strip-pale);
-    }
-    .bar-0 {
-      background: var(--strip-clubs);
-    }
-    .bar-1 {
-      background: var(--strip-diamonds);
-    }
-    .bar-2 {
-      background: var(--strip-hearts);
-    }
-    .bar-3 {
-      background: var(--strip-spades);
     }
   `,
 })

@@ -1,4 +1,5 @@
 import stacks from '../../../test/vectors/stacks.json';
+import { of, summed } from '../../../test/reckoned';
 import { composedCardAt, ComposedWay } from '../../deck/composedCard';
 import { Card, looksLike, RANKS, rankOf, secondOf, suitOf } from '../../deck/card';
 import { parseCard, showCard } from '../../deck/notation';
@@ -10,26 +11,9 @@ import { reckonComposedCard } from './composedCard';
 import { digitSum, reckonNextRanks } from './digitSum';
 import { reckonGap } from './gapCards';
 import { reckonMovedCard } from './movedCard';
-import { Reckoned, Reckoning } from '../reckoning';
 import { reckonTwoCards } from './twoCards';
 
 const tidemark = stacks.tidemark.map((name) => parseCard(name) as Card);
-
-const of = (outcome: Reckoned): Reckoning => {
-  if (!outcome.ok) throw new Error(outcome.problems[0].what);
-  return outcome.reckoning;
-};
-
-/** What a sum comes to, each result on the way having been checked. */
-const summed = ({ sum }: Reckoning): number => {
-  let total = 0;
-  for (const { role, amount } of sum) {
-    if (role === 'start') total = amount;
-    else if (role === 'add') total += amount;
-    else expect(amount).toBe(total);
-  }
-  return total;
-};
 
 test('a gap of one or two anywhere round the pack: the sum ends where the first missing card lay', () => {
   for (const count of [1, 2])

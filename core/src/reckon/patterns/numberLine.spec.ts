@@ -1,30 +1,17 @@
 import stacks from '../../../test/vectors/stacks.json';
+import { of, refused, summed } from '../../../test/reckoned';
 import { Card, secondOf } from '../../deck/card';
 import { parseCard, showCard } from '../../deck/notation';
 import { numberOrder, Order, placeOf } from '../../deck/order';
 import { seededRng, shuffled } from '../../deck/rng';
 import { cut } from '../../moves/cut';
 import { applyMove } from '../../moves/move';
-import { Reckoned, Reckoning } from '../reckoning';
+import { Reckoned } from '../reckoning';
 import { lineCalls, LineSetup, LineTold, numberLine, reckonNumberLine } from './numberLine';
 
 const tidemark = stacks.tidemark.map((name) => parseCard(name) as Card);
 const setup: LineSetup = { lead: 20, decoys: 2, before: 10, easy: 3 };
 
-const of = (outcome: Reckoned): Reckoning => {
-  if (!outcome.ok) throw new Error(outcome.problems[0].what);
-  return outcome.reckoning;
-};
-const refused = (outcome: Reckoned): string => (outcome.ok ? '' : outcome.problems[0].what);
-const summed = ({ sum }: Reckoning): number => {
-  let total = 0;
-  for (const { role, amount } of sum) {
-    if (role === 'start') total = amount;
-    else if (role === 'add') total += amount;
-    else expect(amount).toBe(total);
-  }
-  return total;
-};
 const line = (told: LineTold, now: Order = tidemark): Reckoned =>
   reckonNumberLine(tidemark, now, setup, told);
 

@@ -3,6 +3,7 @@ import composed from '../../../test/vectors/composed-card.json';
 import deeper from '../../../test/vectors/cut-deeper.json';
 import digits from '../../../test/vectors/digit-sum.json';
 import stacks from '../../../test/vectors/stacks.json';
+import { of, refused, summed } from '../../../test/reckoned';
 import { Bank, countingRun, fillSlots, freeSlots, layBank } from '../../deck/bank';
 import { Card, cardOf, mateOf, Rank, rankOf, RANKS, secondOf, Suit, suitOf, SUITS } from '../../deck/card';
 import { parseCard, showCard } from '../../deck/notation';
@@ -22,7 +23,7 @@ import { digitSumPlace, reckonNextRanks } from './digitSum';
 import { reckonGap } from './gapCards';
 import { bankCardBefore, keyCardCounter, reckonKeyCard, stopsOutside } from './keyCard';
 import { movedCards, reckonMovedCard } from './movedCard';
-import { Reckoned, Reckoning } from '../reckoning';
+import { Reckoning } from '../reckoning';
 import { pointersTo, reckonShortGroup, toTheTop } from './shortGroup';
 import { reckonTwoCards } from './twoCards';
 import { pushOff, reckonTwoCuts } from './twoCuts';
@@ -33,22 +34,7 @@ const tidemark = read(stacks.tidemark);
 const rotating = read(stacks.rotating.order);
 const mirrored = read(stacks.mirroredHalves);
 
-const of = (outcome: Reckoned): Reckoning => {
-  if (!outcome.ok) throw new Error(outcome.problems[0].what);
-  return outcome.reckoning;
-};
-const refused = (outcome: Reckoned): string => (outcome.ok ? '' : outcome.problems[0].what);
 const done = (now: Order, { moves }: Reckoning): Order => moves.reduce(applyMove, now);
-/** The last result of a sum, worked out anew from its amounts. */
-const summed = ({ sum }: Reckoning): number => {
-  let total = 0;
-  for (const { role, amount } of sum) {
-    if (role === 'start') total = amount;
-    else if (role === 'add') total += amount;
-    else expect(amount).toBe(total);
-  }
-  return total;
-};
 const sumHolds = (reckoning: Reckoning): void => {
   if (reckoning.sum.some(({ role }) => role === 'start')) summed(reckoning);
 };

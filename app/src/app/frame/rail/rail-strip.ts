@@ -35,6 +35,7 @@ const sayMarked = (slots: readonly Slot[], mark: 'wanted' | 'seen', words: strin
     </span>
     <span class="sign" aria-hidden="true">{{ open() ? '▴' : '▾' }}</span>
   </button>`,
+  styleUrl: '../../shared/bars.scss',
   styles: `
     button {
       display: grid;
@@ -56,23 +57,8 @@ const sayMarked = (slots: readonly Slot[], mark: 'wanted' | 'seen', words: strin
       height: 30px;
     }
     .bar {
-      flex: 1 1 0;
       position: relative;
-      min-width: 0;
       height: 18px;
-      background: var(--strip-pale);
-    }
-    .bar-0 {
-      background: var(--strip-clubs);
-    }
-    .bar-1 {
-      background: var(--strip-diamonds);
-    }
-    .bar-2 {
-      background: var(--strip-hearts);
-    }
-    .bar-3 {
-      background: var(--strip-spades);
     }
     /* Each mark has a shape of its own: the whole height, a point below, a frame. */
     .wanted {
