@@ -46,7 +46,7 @@ export class Journal implements Readers {
   /** What redo would do again, or undefined. */
   readonly redoable = computed(() => this.takenBack().at(-1)?.label ?? this.oldestUndone());
   /** How many actions show and could not be stored; 0 while all goes well. */
-  readonly held = computed(() => (this.failure() === undefined ? 0 : this.rows.pending().length));
+  readonly held = computed(() => (this.failure() === undefined ? 0 : this.pendingOnLine().length));
   /** Whether nothing has been done while nothing was kept. */
   readonly nothingDone = computed(() => this.unkept().length + this.pendingOnLine().length === 0);
   /** What is on its way to storage and can be undone; notes that the application makes for itself cannot. */

@@ -57,8 +57,7 @@ export class PackStore {
 
   /** Does a move to the pack. */
   apply(move: Move): Promise<Committed> {
-    const label = describeMove(move, this.size()).replace(/\.$/, '');
-    return this.change(label.charAt(0).toLowerCase() + label.slice(1), (pack) => ({
+    return this.change(this.labelOf(move), (pack) => ({
       ...pack,
       now: applyMove(pack.now, move),
       seen: undefined,
@@ -67,10 +66,8 @@ export class PackStore {
 
   /** Does whatever move: one that takes a card out of the pack or brings one in changes its home order, too. */
   do(move: Move): Promise<Committed> {
-    const size = applyMove(this.now(), move).length;
-    return size === this.size()
-      ? this.apply(move)
-      : this.applyAll([move], describeMove(move, this.size()).replace(/\.$/, ''));
+    const same = applyMove(this.now(), move).length === this.size();
+    return same ? this.apply(move) : this.applyAll([move], this.labelOf(move));
   }
 
   /** Does a row of moves as one action; cards that leave the pack leave its home order, others come to its end. */
@@ -139,6 +136,12 @@ export class PackStore {
   /** What a move would make of the pack, without doing it. */
   preview(move: Move): readonly Card[] {
     return applyMove(this.now(), move);
+  }
+
+  /** A move as undo names it: `cut 12 cards from the top to the bottom`. */
+  private labelOf(move: Move): string {
+    const sentence = describeMove(move, this.size()).replace(/\.$/, '');
+    return sentence.charAt(0).toLowerCase() + sentence.slice(1);
   }
 
   private change(label: string, make: (pack: PackRow) => PackRow | undefined): Promise<Committed> {

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, untracked } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router, RouterOutlet } from '@angular/router';
 import { filter, map, startWith } from 'rxjs';
@@ -38,6 +38,10 @@ export class ReckonRoom {
   protected readonly path = computed(() => this.url().split(/[/?#]/)[2] ?? '');
 
   constructor() {
-    effect(() => this.lately.use(this.path()));
+    effect(() => {
+      const path = this.path();
+      // Only a way that is opened here counts: following the list, two tabs would put theirs first for ever.
+      untracked(() => this.lately.use(path));
+    });
   }
 }

@@ -11,6 +11,7 @@ import { freshApp, until } from '../../testing/fresh';
 import { render } from '../../testing/render';
 import { lackingField } from './field';
 import { PATTERNS } from './patterns';
+import { ReckonRoom } from './reckon-room';
 import { WayList } from './way-list';
 import { WAYS, wayAt } from './ways';
 
@@ -104,6 +105,15 @@ describe('the list', () => {
     await until(() => TestBed.inject(Router).url === '/reckon/next-ranks');
     await rendered.type('input', 'no such thing');
     expect(rendered.text()).toContain('No way in has “no such thing”');
+  });
+
+  test('a way that another tab opens stays first: this one does not put its own there again', async () => {
+    await render(ReckonRoom);
+    const lately = TestBed.inject(LatelyStore);
+    await until(() => lately.ways().length === 1);
+    lately.use('gap');
+    await new Promise((resolve) => setTimeout(resolve, 100));
+    expect(lately.ways()[0]).toBe('gap');
   });
 
   test('what was used is kept, the newest first, and is nothing to undo', async () => {

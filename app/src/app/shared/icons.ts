@@ -44,10 +44,10 @@ const ICONS = {
 @Injectable({ providedIn: 'root' })
 export class Icons {
   constructor() {
-    const registry = inject(MatIconRegistry);
+    const known = inject(MatIconRegistry);
     const sanitizer = inject(DomSanitizer);
     for (const [name, path] of Object.entries(ICONS))
-      registry.addSvgIconLiteral(
+      known.addSvgIconLiteral(
         name,
         sanitizer.bypassSecurityTrustHtml(`<svg viewBox="0 0 24 24"><path d="${path}"/></svg>`),
       );

@@ -60,8 +60,8 @@ const resetPack = (now: Order, first: number, second: number): string[] => {
     `Reset the pack: put ${showCard(now[0])} back on top of the face-down cards.`,
     second - first === 1
       ? `Turn the face-up card, ${showCard(between)}, face down.`
-      : `Turn the ${many} lying face up over in one packet: ${showCard(between)} is on its top, ${showCard(now[second - 1])} at its face. ` +
-        'Counted singly they lie the other way: count them back first.',
+      : `Turn the ${many} that lie face up over in one packet: ${showCard(between)} on top, ${showCard(now[second - 1])} at the face. ` +
+        'If they were counted singly, count them back first.',
     `Put ${second - first === 1 ? 'it' : 'the packet'} behind ${showCard(now[first - 1])}` +
       (behind === undefined ? ', at the face.' : `, above ${showCard(behind)}.`),
   ];

@@ -102,8 +102,8 @@ export class RailStrip {
   readonly open = input(false);
   readonly toggled = output();
 
-  protected suit({ card }: Slot): number | undefined {
-    return suitOf(card);
+  protected suit({ card, guess }: Slot): number | undefined {
+    return guess?.chance === 0 ? undefined : suitOf(card);
   }
 
   protected readonly label = computed(() =>
