@@ -2,7 +2,7 @@ import { TestBed } from '@angular/core/testing';
 import { freshApp } from '../../testing/fresh';
 import { render, Rendered } from '../../testing/render';
 import { SettingsStore } from '../data/settings.store';
-import { Intent } from './ask/ask';
+import { Intent } from './ask/reply';
 import { AskLine } from './ask/ask-line';
 import { ShortcutKeys } from './shortcuts';
 

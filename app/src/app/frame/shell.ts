@@ -23,7 +23,7 @@ import { RailPreview } from '../pack/rail-preview';
 import { WantedStore } from '../pack/wanted.store';
 import { Notices } from '../shared/notices';
 import { Scripts } from '../shared/scripts';
-import { Intent } from './ask/ask';
+import { Intent } from './ask/reply';
 import { AskLine } from './ask/ask-line';
 import { Rail } from './rail/rail';
 import { lineOf, ROOMS } from './rooms';

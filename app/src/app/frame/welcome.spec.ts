@@ -6,7 +6,7 @@ import { Undoing } from '../data/undoing';
 import { Journal } from '../data/journal';
 import { freshApp, until } from '../../testing/fresh';
 import { render, Rendered } from '../../testing/render';
-import { Intent } from './ask/ask';
+import { Intent } from './ask/reply';
 import { Welcome } from './welcome';
 
 let line: Rendered<Welcome>;

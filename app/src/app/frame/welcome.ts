@@ -6,7 +6,7 @@ import { LatelyStore } from '../data/lately.store';
 import { Icons } from '../shared/icons';
 import { PackStore } from '../pack/pack.store';
 import { WantedStore } from '../pack/wanted.store';
-import { Intent } from './ask/ask';
+import { Intent } from './ask/reply';
 
 /** The line of a first visit: what this is, and a way in that takes ten seconds. Once used it is gone. */
 @Component({

@@ -5,7 +5,8 @@ import { enumerate } from '../../table/enumerate';
 import { compile, Program } from '../../table/program';
 import { Step } from '../../table/step';
 import { baseOf, cardInWorld, packetInWorld, World } from '../../table/world';
-import { Fact, OUT, PACK, stepsOf, Unknown, unknownsOf } from './fact';
+import { Fact } from './fact';
+import { OUT, PACK, stepsOf, Unknown, unknownsOf } from './factSteps';
 
 /** How often each value came up, the most frequent first. */
 export type Tally = readonly { readonly value: number; readonly count: number }[];

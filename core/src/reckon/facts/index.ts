@@ -8,5 +8,6 @@ export {
   type State,
   type Tally,
 } from './deduce';
-export { describeFact, FACT, type Fact, parseFact, type Unknown } from './fact';
+export { describeFact, FACT, type Fact, parseFact } from './fact';
+export { type Unknown } from './factSteps';
 export { describeState, reckonFacts, sayTally } from './sayDeduction';

@@ -2,7 +2,8 @@ import { Card } from '../../deck/card';
 import { showCard } from '../../deck/notation';
 import { Order } from '../../deck/order';
 import { Deduction, State, Tally } from './deduce';
-import { describeFact, Fact, THOUGHT_OF } from './fact';
+import { describeFact, Fact } from './fact';
+import { THOUGHT_OF } from './factSteps';
 import { KnownFact, ReckonMark, Reckoning } from '../reckoning';
 
 /** How many values are told one by one. */

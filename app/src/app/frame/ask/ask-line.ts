@@ -20,7 +20,8 @@ import {
 import { SettingsStore } from '../../data/settings.store';
 import { PackStore } from '../../pack/pack.store';
 import { CardText } from '../../shared/card-text';
-import { ask, Completion, Intent, Reply } from './ask';
+import { ask } from './ask';
+import { Completion, Intent, Reply } from './reply';
 
 /** One option of the answer: what was understood, what is wrong, what must come next, or a way to go on. */
 interface Answer {

@@ -3,7 +3,8 @@ import { cut, deal } from '@enumeron/core/moves';
 import { ALL_HANDLINGS, describeHandling, handlings, toleratedFirst } from '@enumeron/core/reckon';
 import { Fact } from '@enumeron/core/reckon/facts';
 import { sampleOrders } from '../../data/sample';
-import { ask, Asked, WORDS } from './ask';
+import { ask, WORDS } from './ask';
+import { Asked } from './reply';
 
 const home = sampleOrders()[0].cards;
 const turned: Asked = { home, now: cut(home, 3), tolerance: ALL_HANDLINGS, beside: 'Nine-five wheel' };

@@ -6,7 +6,6 @@ import {
   joinCards,
   offsetFromFace,
   offsetFromTop,
-  Order,
   parseCard,
   parseRank,
   parseSuit,
@@ -16,57 +15,11 @@ import {
   whyNotCard,
 } from '@enumeron/core/deck';
 import { cards, describeMove, Move, parseMoveText, WRITTEN_MOVES } from '@enumeron/core/moves';
-import { describeCost, describeHandling, handlings, Tolerance, toleratedFirst } from '@enumeron/core/reckon';
-import { Fact } from '@enumeron/core/reckon/facts';
-import { Values } from '../../pack/patterns.store';
-import { Way } from '../../reckon/ways';
-import { Room, ROOMS } from '../rooms';
+import { describeCost, describeHandling, handlings, toleratedFirst } from '@enumeron/core/reckon';
+import { ROOMS } from '../rooms';
 import { FACT_WORDS, sayFact } from './ask-facts';
-
-/** What the ask line was asked to do. */
-export type Intent =
-  | { readonly do: 'find'; readonly card: Card }
-  | { readonly do: 'look'; readonly number: number }
-  | { readonly do: 'want'; readonly card: Card; readonly number: number }
-  | { readonly do: 'see'; readonly at: 'face' | 'top'; readonly card: Card }
-  | { readonly do: 'move'; readonly move: Move }
-  | { readonly do: 'tell'; readonly fact: Fact }
-  | { readonly do: 'riffled'; readonly riffles: number }
-  | { readonly do: 'undo' | 'redo' | 'help' | 'swap' }
-  | { readonly do: 'go'; readonly room: Room }
-  | { readonly do: 'open'; readonly room: Room; readonly way: Way; readonly values?: Values };
-
-/** A way to go on typing: the whole line it makes, and what it would mean. */
-export interface Completion {
-  readonly text: string;
-  /** How the whole line will look, where that says more than its beginning. */
-  readonly usage?: string;
-  readonly says: string;
-  /** What it does at once; without it the line goes on. */
-  readonly intent?: Intent;
-}
-
-/** What the ask line answers: what it understood, or what is wrong, and how one may go on. */
-export interface Reply {
-  readonly intent?: Intent;
-  /** The answer, or what Enter would do. */
-  readonly says?: string;
-  readonly note?: string;
-  readonly problem?: string;
-  /** What must come next. */
-  readonly hint?: string;
-  readonly completions: readonly Completion[];
-}
-
-/** The pack that is asked about. */
-export interface Asked {
-  readonly home: Order;
-  readonly now: Order;
-  /** Which handlings the performer is happy with: those are offered first, as in Reckon. */
-  readonly tolerance: Tolerance;
-  /** The name of the second pack, where there is one. */
-  readonly beside?: string;
-}
+import { wayCalled, waysFor, waysFrom } from './ask-ways';
+import { Asked, Completion, Reply } from './reply';
 
 interface Word {
   readonly word: string;
@@ -185,40 +138,6 @@ const notCard = (text: string, before = ''): Reply => {
     ? { completions }
     : wrong(`“${text.slice(0, 20)}” is not a card. ${whyNotCard(text)}`);
 };
-
-/** Every way into a room, with the room. */
-const WAYS_IN = ROOMS.flatMap((room) => (room.ways ?? []).map((way) => ({ room, way })));
-
-const openWay = (room: Room, way: Way, values?: Values): Intent => ({
-  do: 'open',
-  room,
-  way,
-  ...(values ? { values } : {}),
-});
-
-const callWay = (room: Room, way: Way): Reply => ({
-  intent: openWay(room, way),
-  says: `Open ${way.name}`,
-  note: `Seen: ${way.seen}. Asked: ${way.asked}.`,
-  completions: [],
-});
-
-/** Ways in whose words hold a beginning that was typed. */
-const waysFor = (text: string): Completion[] =>
-  WAYS_IN.filter(({ way: { words } }) => ` ${words}`.includes(` ${text}`)).map(({ room, way }) => ({
-    text: way.words,
-    says: `${way.name}: ${way.asked}`,
-    intent: openWay(room, way),
-  }));
-
-/** Ways in that go on from a fact. */
-const waysFrom = (fact: Fact): Completion[] =>
-  WAYS_IN.flatMap(({ room, way }) => {
-    const values = way.take?.(fact);
-    return values
-      ? [{ text: way.words, says: `${way.name}, with this`, intent: openWay(room, way, values) }]
-      : [];
-  });
 
 const tell = (
   { now }: Asked,
@@ -351,8 +270,8 @@ const read = (words: readonly string[], asked: Asked): Reply => {
 export const ask = (text: string, asked: Asked): Reply => {
   const typed = text.trim().toLowerCase().replace(/\s+/g, ' ');
   if (typed === '') return NOTHING_YET;
-  const called = WAYS_IN.find(({ way }) => way.words === typed);
-  if (called) return callWay(called.room, called.way);
+  const called = wayCalled(typed);
+  if (called) return called;
   const reply = read(joinCards(typed).toLowerCase().split(' '), asked);
   const ways = typed.includes(' ') ? waysFor(typed) : [];
   if (ways.length === 0) return reply;

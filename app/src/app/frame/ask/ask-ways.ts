@@ -1,0 +1,46 @@
+import { Fact } from '@enumeron/core/reckon/facts';
+import { Values } from '../../pack/patterns.store';
+import { Way } from '../../reckon/ways';
+import { Room, ROOMS } from '../rooms';
+import { Completion, Intent, Reply } from './reply';
+
+/** Every way into a room, with the room. */
+const WAYS_IN = ROOMS.flatMap((room) => (room.ways ?? []).map((way) => ({ room, way })));
+
+const openWay = (room: Room, way: Way, values?: Values): Intent => ({
+  do: 'open',
+  room,
+  way,
+  ...(values ? { values } : {}),
+});
+
+/** What a way's own words are answered with. */
+const callWay = (room: Room, way: Way): Reply => ({
+  intent: openWay(room, way),
+  says: `Open ${way.name}`,
+  note: `Seen: ${way.seen}. Asked: ${way.asked}.`,
+  completions: [],
+});
+
+/** Ways in whose words hold a beginning that was typed. */
+export const waysFor = (text: string): Completion[] =>
+  WAYS_IN.filter(({ way: { words } }) => ` ${words}`.includes(` ${text}`)).map(({ room, way }) => ({
+    text: way.words,
+    says: `${way.name}: ${way.asked}`,
+    intent: openWay(room, way),
+  }));
+
+/** Ways in that go on from a fact. */
+export const waysFrom = (fact: Fact): Completion[] =>
+  WAYS_IN.flatMap(({ room, way }) => {
+    const values = way.take?.(fact);
+    return values
+      ? [{ text: way.words, says: `${way.name}, with this`, intent: openWay(room, way, values) }]
+      : [];
+  });
+
+/** The way in that is called by exactly these words, in small letters. */
+export const wayCalled = (text: string): Reply | undefined => {
+  const called = WAYS_IN.find(({ way }) => way.words === text);
+  return called && callWay(called.room, called.way);
+};
