@@ -1,5 +1,6 @@
 /** The public face. Each folder's index.ts lists its names; a room of the application imports the folders that it needs. */
 export * from './deck/index';
+export * from './job/index';
 export * from './moves/index';
 export * from './odds/index';
 export * from './table/index';
@@ -8,3 +9,4 @@ export * from './reckon/facts/index';
 export * from './reckon/patterns/index';
 export * from './arrange/index';
 export * from './formats/index';
+export { JOBS } from './jobs';

@@ -6,8 +6,12 @@ import { Database } from '../app/data/database';
 import { leftInFlight } from '../app/data/in-flight';
 import { Journal } from '../app/data/journal';
 import { Reader } from '../app/data/reader';
+import { ARRANGE } from '../app/arrange/room';
+import { ROOM_SAMPLES } from '../app/data/samples';
 import { MAKE_DATABASE } from '../app/data/storage';
+import { RUN_JOB } from '../app/workers/jobs';
 import { forgetActs } from '../app/shared/once';
+import { runHere } from './jobs';
 
 let count = 0;
 
@@ -20,6 +24,8 @@ export const provideApp = (
   providers: (Provider | EnvironmentProviders)[] = [],
 ): (Provider | EnvironmentProviders)[] => [
   provideRouter([]),
+  { provide: ROOM_SAMPLES, useValue: [ARRANGE] },
+  { provide: RUN_JOB, useValue: runHere },
   {
     provide: MAKE_DATABASE,
     useValue: (inMemory?: boolean) => Promise.resolve(inMemory ? newDatabase() : db),
@@ -28,8 +34,10 @@ export const provideApp = (
 ];
 
 /** A database laid out as on a first visit, and the application's services over it. */
-export const freshApp = async (providers: (Provider | EnvironmentProviders)[] = []): Promise<Database> => {
-  const db = newDatabase();
+export const freshApp = async (
+  providers: (Provider | EnvironmentProviders)[] = [],
+  db = newDatabase(),
+): Promise<Database> => {
   TestBed.configureTestingModule({ providers: provideApp(db, providers) });
   // What the application of the test before still has to write is its own.
   await until(() => leftInFlight().length === 0);

@@ -16,7 +16,7 @@ export { properties } from './properties';
 export { type Property } from './property';
 export { askOrder, type CutCase, type Question, type QuestionAnswer, type Relation } from './question';
 export { MOST_MOVES, type Origin, parseOrigin } from './origin';
-export { randomOrder } from './randomOrder';
+export { RANDOM_ORDER, randomOrder } from './randomOrder';
 export {
   arrangementBefore,
   inverseMoves,
@@ -25,7 +25,7 @@ export {
   recipeSteps,
   sizeBefore,
 } from './recipe';
-export { findRoute, type RouteProgress, searchRoute } from './route';
+export { findRoute, ROUTE, type RouteProgress, searchRoute } from './route';
 export { halfOfMates, orderByRule } from './orderByRule';
 export { type Factory, type Mirrored, parseRule, type RankRow, type Rotating, type Rule } from './rule';
 export { sortingHeap, sortingPass, type SortingPlan, sortingPlan } from './sorting';
@@ -37,6 +37,7 @@ export {
   type SpreadCounts,
   type SpreadMeasure,
   spreadPercentile,
+  SPREADS,
 } from './spread';
 export { type HeadRecipe, rankRowRecipe, rotatingRecipe, stackNumberByRule } from './stackNumber';
 export { suitLayout, type SuitLayout, type SuitRow } from './suitLayout';

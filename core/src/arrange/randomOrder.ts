@@ -3,6 +3,7 @@ import { mod } from '../deck/mod';
 import { Order } from '../deck/order';
 import { Outcome } from '../deck/problem';
 import { below, Rng, seededRng, shuffled } from '../deck/rng';
+import { JobRule } from '../job/job';
 import { Conditions, faultsAt } from './conditions';
 import { searchOrder, whyNoOrder } from './searchOrder';
 
@@ -64,4 +65,16 @@ export const randomOrder = (
   return typeof order === 'string'
     ? none('No order was found that keeps all of this.', 'Ask for less, or for another seed.')
     : { ok: true, order };
+};
+
+/** The same as a job of one step: the strictest conditions take a while. */
+export const RANDOM_ORDER: JobRule<
+  { readonly pack: readonly Card[]; readonly conditions: Conditions; readonly seed: number },
+  never,
+  Outcome<{ order: Order }>
+> = {
+  // eslint-disable-next-line require-yield -- one step: there is nothing to tell on the way
+  *start({ pack, conditions, seed }) {
+    return randomOrder(pack, conditions, seededRng(seed));
+  },
 };

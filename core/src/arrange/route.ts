@@ -1,3 +1,4 @@
+import { JobRule } from '../job/job';
 import { Order, sameOrder } from '../deck/order';
 import { cutBetween } from '../deck/offset';
 import { applyMove, Move } from '../moves/move';
@@ -239,4 +240,13 @@ export const findRoute = (from: Order, to: Order, longest?: number): readonly Mo
     const step = search.next();
     if (step.done) return step.value;
   }
+};
+
+/** The search as a job. */
+export const ROUTE: JobRule<
+  { readonly from: Order; readonly to: Order },
+  RouteProgress,
+  readonly Move[] | undefined
+> = {
+  start: ({ from, to }) => searchRoute(from, to),
 };

@@ -1,6 +1,7 @@
 import { Card, colourOf, isJoker, rankOf, suitOf } from '../deck/card';
 import { Order } from '../deck/order';
-import { Rng } from '../deck/rng';
+import { Rng, seededRng } from '../deck/rng';
+import { JobRule } from '../job/job';
 
 /** What strikes the eye when a pack is spread face up. Each number is larger the less shuffled it looks. */
 export interface Spread {
@@ -138,4 +139,23 @@ export const spreadPercentile = (
   const row = counts[measure];
   const less = row.slice(0, value).reduce((sum, count) => sum + count, 0);
   return packs === 0 ? 50 : ((less + (row[value] ?? 0) / 2) / packs) * 100;
+};
+
+/** How many packs are shuffled between two steps of the job. */
+const SLICE = 1000;
+
+/** Shuffles so many packs of the same cards and counts what they show; yields how many are done. */
+export const SPREADS: JobRule<
+  { readonly pack: readonly Card[]; readonly packs: number; readonly seed: number },
+  number,
+  SpreadCounts
+> = {
+  *start({ pack, packs, seed }) {
+    const counter = spreadCounter(pack, seededRng(seed));
+    for (let done = 0; done < packs; done += SLICE) {
+      counter.run(Math.min(SLICE, packs - done));
+      yield Math.min(packs, done + SLICE);
+    }
+    return counter.read();
+  },
 };

@@ -1,19 +1,11 @@
 import { Routes } from '@angular/router';
 import { ArrangeRoom } from './arrange-room';
-import { SEARCH_ROUTE } from '../workers/route';
-import { searchRouteInWorker } from '../workers/route.in-worker';
-import { COUNT_SPREADS } from '../workers/spread';
-import { countSpreadsInWorker } from '../workers/spread.in-worker';
 import { OrderView } from './order-view';
 
 export const ARRANGE_ROUTES: Routes = [
   {
     path: '',
     component: ArrangeRoom,
-    providers: [
-      { provide: COUNT_SPREADS, useValue: countSpreadsInWorker },
-      { provide: SEARCH_ROUTE, useValue: searchRouteInWorker },
-    ],
     children: [
       { path: '', pathMatch: 'full', component: OrderView, data: { view: 'cards' } },
       {

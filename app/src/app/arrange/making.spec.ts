@@ -1,6 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import { Router } from '@angular/router';
-import { orderByRecipe, properties, spreadCounter } from '@enumeron/core/arrange';
+import { orderByRecipe, properties } from '@enumeron/core/arrange';
 import {
   Card,
   mateOf,
@@ -10,10 +10,8 @@ import {
   placeOf,
   rankOf,
   RANKS,
-  seededRng,
   suitOf,
 } from '@enumeron/core/deck';
-import { of } from 'rxjs';
 import { freshApp, until } from '../../testing/fresh';
 import { forgetActs } from '../shared/once';
 import { render, Rendered } from '../../testing/render';
@@ -21,7 +19,6 @@ import { OrdersStore } from '../data/orders.store';
 import { OrderRow } from '../data/kinds/orders';
 import { sampleOrders } from '../data/sample';
 import { RailPreview } from '../pack/rail-preview';
-import { COUNT_SPREADS, CountSpreads } from '../workers/spread';
 import { BankMaker } from './bank-maker';
 import { OrderProperties } from './order-properties';
 import { originWords } from './origin-words';
@@ -31,18 +28,11 @@ import { RecipeMaker } from './recipe-maker';
 import { RuleMaker } from './rule-maker';
 import { SortingGuide } from './sorting-guide';
 
-/** The worker's computation, done here and at once. */
-const countHere: CountSpreads = (pack, packs, seed) => {
-  const counter = spreadCounter(pack, seededRng(seed));
-  counter.run(packs);
-  return of({ done: 1, counts: counter.read() });
-};
-
 const [tidemark, wheel] = sampleOrders();
 let orders: OrdersStore;
 
 beforeEach(async () => {
-  await freshApp([{ provide: COUNT_SPREADS, useValue: countHere }]);
+  await freshApp();
   orders = TestBed.inject(OrdersStore);
   await until(() => orders.count() !== undefined);
   jest.spyOn(TestBed.inject(Router), 'navigate').mockResolvedValue(true);

@@ -1,14 +1,11 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { adjacentMatesChance } from '@enumeron/core/odds';
 import { measureSpread, properties, Property, SpreadMeasure, spreadPercentile } from '@enumeron/core/arrange';
 import { Card, FULL_PACK, numberOrder } from '@enumeron/core/deck';
 import { RouterLink } from '@angular/router';
-import { distinctUntilChanged, map, switchMap } from 'rxjs';
 import { CardText } from '../shared/card-text';
-import { Scripts } from '../shared/scripts';
-import { COUNT_SPREADS, SpreadProgress } from '../workers/spread';
+import { jobView } from '../workers/job-view';
 
 /** How many shuffled packs an order is held against. */
 const PACKS = 20_000;
@@ -32,8 +29,6 @@ const MEASURE_WORDS: Readonly<Record<SpreadMeasure, string>> = {
 export class OrderProperties {
   readonly order = input.required<readonly Card[]>();
   readonly orderId = input.required<string>();
-  private readonly countSpreads = inject(COUNT_SPREADS);
-  private readonly scripts = inject(Scripts);
 
   protected readonly properties = computed(() => properties(this.order()));
   protected readonly opened = signal<string | undefined>(undefined);
@@ -41,20 +36,17 @@ export class OrderProperties {
   /** How common the coincidence is that is often taken for a rare one; for a full pack. */
   protected readonly matesChance = (adjacentMatesChance(FULL_PACK / 2) * 100).toFixed(1);
 
-  /** Which cards are in the pack; only that decides what shuffled packs show. */
-  private readonly cards = computed(() => [...this.order()].sort((a, b) => a - b).join());
-  protected readonly simulation = toSignal<SpreadProgress, SpreadProgress>(
-    toObservable(this.cards).pipe(
-      distinctUntilChanged(),
-      map((cards) => (cards === '' ? numberOrder() : cards.split(',').map(Number))),
-      switchMap((cards) =>
-        this.countSpreads(cards, PACKS, SEED).pipe(
-          this.scripts.orElse<SpreadProgress, SpreadProgress>({ done: 0, failed: true }),
-        ),
-      ),
-    ),
-    { initialValue: { done: 0 } },
-  );
+  /** Which cards are in the pack decides what shuffled packs show, and nothing else. */
+  private readonly shuffles = jobView('spreads', () => ({
+    pack: this.order().length === 0 ? numberOrder() : [...this.order()].sort((a, b) => a - b),
+    packs: PACKS,
+    seed: SEED,
+  }));
+  protected readonly simulation = computed(() => {
+    const job = this.shuffles();
+    if (job?.kind === 'ended') return { done: 1, counts: job.result };
+    return { done: job?.kind === 'running' ? job.progress / PACKS : 0, failed: job?.kind === 'failed' };
+  });
 
   /** Each measure, its value in this order, and of 100 shuffled packs how many look at least as orderly. */
   protected readonly looks = computed(() => {

@@ -11,13 +11,13 @@ import {
   shuffled,
 } from '@enumeron/core/deck';
 import { applyMove, cut } from '@enumeron/core/moves';
-import { Observable, of } from 'rxjs';
+import { Observable, of, Subscription } from 'rxjs';
 import { freshApp, until } from '../../testing/fresh';
 import { render, Rendered } from '../../testing/render';
 import { OrdersStore } from '../data/orders.store';
 import { sampleOrders } from '../data/sample';
 import { PackStore } from '../pack/pack.store';
-import { RouteState, SEARCH_ROUTE, SearchRoute } from '../workers/route';
+import { ArgsOf, JobState, ProgressOf, ResultOf, RUN_JOB } from '../workers/jobs';
 import { CompareView } from './compare-view';
 import { FACTORIES } from './factories';
 import { FactoryGuide } from './factory-guide';
@@ -31,13 +31,20 @@ import { PutInOrder } from './put-in-order';
 const [tidemark, wheel, harbours, breakwater] = sampleOrders();
 
 /** The worker's computation, done here and at once. */
-const searchHere: SearchRoute = (from, to) => of({ kind: 'ended', route: findRoute(from, to, 2) });
+type SearchRoute = (
+  args: ArgsOf<'route'>,
+  held?: Observable<boolean>,
+) => Observable<JobState<ProgressOf<'route'>, ResultOf<'route'>>>;
+const searchHere: SearchRoute = ({ from, to }) => of({ kind: 'ended', result: findRoute(from, to, 2) });
 let search: SearchRoute = searchHere;
 
 beforeEach(async () => {
   search = searchHere;
   await freshApp([
-    { provide: SEARCH_ROUTE, useValue: (from: readonly Card[], to: readonly Card[]) => search(from, to) },
+    {
+      provide: RUN_JOB,
+      useValue: (_: string, ...asked: Parameters<SearchRoute>) => search(...asked),
+    },
   ]);
 });
 
@@ -113,18 +120,28 @@ describe('from a new pack', () => {
     expect(rendered.text()).toContain('No row of up to five');
   });
 
-  test('a search says how far it is and is stopped', async () => {
+  test('a search says how far it is, is stopped and goes on, and ends with another pack', async () => {
     let stopped = false;
-    search = () =>
-      new Observable<RouteState>((observer) => {
-        observer.next({ kind: 'searching', progress: { moves: 3, part: 0.25 } });
-        return () => (stopped = true);
+    let ended = false;
+    search = (_, held) =>
+      new Observable((observer) => {
+        observer.next({ kind: 'running', progress: { moves: 3, part: 0.25 } });
+        const holding = held?.subscribe((hold) => (stopped = hold)) ?? new Subscription();
+        holding.add(() => (ended = true));
+        return holding;
       });
     const rendered = await render(FactoryGuide, { order: tidemark.cards });
     await rendered.click('Search for a row');
     expect(rendered.text()).toContain('Trying every row of 3 moves');
     await rendered.click('Stop the search');
     expect(stopped).toBe(true);
+    expect(rendered.text()).not.toContain('Trying');
+    await rendered.click('Go on searching');
+    expect([stopped, ended]).toEqual([false, false]);
+    expect(rendered.text()).toContain('Trying every row of 3 moves');
+    rendered.find('select').dispatchEvent(new Event('change'));
+    await rendered.fixture.whenStable();
+    expect(ended).toBe(true);
     expect(rendered.text()).not.toContain('Trying');
   });
 

@@ -2,12 +2,13 @@ import { ChangeDetectionStrategy, Component, computed, signal } from '@angular/c
 import { MatButton } from '@angular/material/button';
 import { MatFormField, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
-import { Conditions, Origin, randomOrder } from '@enumeron/core/arrange';
-import { numberOrder, sayProblem, seededRng } from '@enumeron/core/deck';
+import { Conditions, Origin } from '@enumeron/core/arrange';
+import { numberOrder, sayProblem } from '@enumeron/core/deck';
 import { keepDraft } from '../data/draft-fields';
 import { previewOnRail } from '../pack/rail-preview';
 import { OrderSheet } from '../shared/order-sheet';
 import { LeftDrafts } from '../shared/left-drafts';
+import { jobView } from '../workers/job-view';
 import { NewTabs } from './new-tabs';
 import { SaveOrder } from './save-order';
 
@@ -31,26 +32,27 @@ export class RandomMaker {
     suitsApart: this.suitsApart(),
     colourRun: this.runs() ? 3 : undefined,
   }));
-  private readonly outcome = computed(() =>
-    /^\d{1,9}$/.test(this.seed())
-      ? randomOrder(numberOrder(), this.conditions(), seededRng(Number(this.seed())))
-      : ({
-          ok: false,
-          problems: [{ what: 'The seed must be a whole number.', remedy: 'Write up to nine digits.' }],
-        } as const),
+  private readonly isSeed = computed(() => /^\d{1,9}$/.test(this.seed()));
+  private readonly search = jobView('random order', () =>
+    this.isSeed()
+      ? { pack: numberOrder(), conditions: this.conditions(), seed: Number(this.seed()) }
+      : undefined,
   );
   protected readonly order = computed(() => {
-    const outcome = this.outcome();
-    return outcome.ok ? outcome.order : undefined;
+    const search = this.search();
+    return search?.kind === 'ended' && search.result.ok ? search.result.order : undefined;
   });
   protected readonly problem = computed(() => {
-    const outcome = this.outcome();
-    return outcome.ok ? undefined : sayProblem(outcome.problems[0]);
+    if (!this.isSeed()) return 'The seed must be a whole number. Write up to nine digits.';
+    const search = this.search();
+    if (search?.kind === 'failed') return 'A script is missing. Reload the page.';
+    return search?.kind === 'ended' && !search.result.ok ? sayProblem(search.result.problems[0]) : undefined;
   });
   protected readonly origin = computed<Origin>(() => ({
     kind: 'random',
-    seed: Number(this.seed()),
-    conditions: this.conditions(),
+    // Of the order that is shown: what is typed may be a moment ahead of it.
+    seed: this.search()?.asked.seed ?? Number(this.seed()),
+    conditions: this.search()?.asked.conditions ?? this.conditions(),
   }));
 
   protected readonly draft = keepDraft('random', {

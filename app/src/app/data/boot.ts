@@ -12,12 +12,12 @@ import type { Database } from './database';
 import { LeftAction, leftInFlight } from './in-flight';
 import { Journal } from './journal';
 import { KINDS } from './kinds';
-import { ORDERS, OrderRow } from './kinds/orders';
 import { PACK } from './kinds/pack';
-import { SEEDED } from './kinds/seeded';
+import { roomsSeeded, SEEDED, SeededRow } from './kinds/seeded';
 import { SNAPSHOTS } from './kinds/snapshots';
 import { Reader } from './reader';
 import { Rows } from './rows';
+import { ROOM_SAMPLES, RoomSamples, Samples } from './samples';
 import { Storage } from './storage';
 
 /** What must be read before the first screen: the demo data on the first visit, then the state. */
@@ -30,6 +30,7 @@ export class Boot {
   private readonly scripts = inject(Scripts);
   private readonly injector = inject(Injector);
   private readonly app = inject(ApplicationRef);
+  private readonly rooms = inject(ROOM_SAMPLES);
   /** What this tab had not stored when it was left, read before anything is done. */
   private left: readonly LeftAction[] = [];
 
@@ -91,14 +92,32 @@ export class Boot {
     await this.journal.keepLate();
   }
 
-  /** Lays out the demo data unless that has been done before. */
+  /** Lays out what the rooms have of the demo world, unless that has been done before. */
   private async seed(db: Database): Promise<void> {
-    if (await db.rows(SEEDED).get(SEEDED.single.key)) return;
-    const { sampleOrders } = await this.scripts.load(() => import('./sample'));
-    await db.transaction('rw', [ORDERS.table, PACK.table], async () => {
+    const lacking = this.lacking(await db.rows(SEEDED).get(SEEDED.single.key));
+    if (lacking.length === 0) return;
+    const samples = await this.samplesOf(lacking);
+    await db.transaction('rw', [...tablesOf(samples)], async () => {
+      const row = await db.rows(SEEDED).get(SEEDED.single.key);
       // Another tab may have been faster.
-      if (!(await db.rows(SEEDED).get(SEEDED.single.key))) await layOut(db, sampleOrders());
+      if (this.lacking(row).length === lacking.length) await layOut(db, samples, this.paths(), row);
     });
+  }
+
+  /** The rooms whose samples were never laid out. */
+  private lacking(row: SeededRow | undefined): readonly RoomSamples[] {
+    return this.rooms.filter(({ path, samples }) => samples && !roomsSeeded(row).includes(path));
+  }
+
+  private paths(): readonly string[] {
+    return this.rooms.filter(({ samples }) => samples).map(({ path }) => path);
+  }
+
+  private async samplesOf(rooms: readonly RoomSamples[]): Promise<Samples> {
+    const each = await Promise.all(
+      rooms.map(({ samples }) => this.scripts.load(() => samples?.() ?? Promise.resolve([]))),
+    );
+    return each.flat();
   }
 
   /**
@@ -107,21 +126,29 @@ export class Boot {
    * @param snapshots whether the snapshots go as well.
    */
   async eraseAll(snapshots: boolean): Promise<void> {
-    const { sampleOrders } = await this.scripts.load(() => import('./sample'));
+    const samples = await this.samplesOf(this.rooms);
     const db = await this.storage.db();
     const tables = new Set(KINDS.map(({ table }) => table));
     if (!snapshots) tables.delete(SNAPSHOTS.table);
     await db.transaction('rw', [...tables], async () => {
       await Promise.all([...tables].map((table) => db.table(table).clear()));
-      await layOut(db, sampleOrders());
+      await layOut(db, samples, this.paths());
     });
   }
 }
 
-const layOut = async (db: Database, samples: readonly OrderRow[]): Promise<void> => {
-  await db.rows(ORDERS).bulkPut(samples);
+const tablesOf = (samples: Samples): ReadonlySet<string> =>
+  new Set([PACK.table, SEEDED.table, ...samples.map(({ kind }) => kind.table)]);
+
+const layOut = async (
+  db: Database,
+  samples: Samples,
+  rooms: readonly string[],
+  before?: SeededRow,
+): Promise<void> => {
+  for (const { kind, rows } of samples) await db.rows(kind).bulkPut([...rows]);
   if (!(await db.rows(PACK).get(PACK.single.key))) await db.rows(PACK).put(PACK.single.standIn);
-  await db.rows(SEEDED).put({ id: 'seeded', at: Date.now() });
+  await db.rows(SEEDED).put({ id: 'seeded', at: before?.at ?? Date.now(), rooms });
 };
 
 /** A hint that can be read at once, before the database is open; where it is wrong, the rows follow a little later. */

@@ -10,7 +10,8 @@ import {
   RANKS,
   SUITS,
 } from '@enumeron/core/deck';
-import { OrderRow } from './kinds/orders';
+import { ORDERS, OrderRow } from './kinds/orders';
+import { sampleOf, Samples } from './samples';
 import { TIDEMARK } from './tidemark';
 
 /** The demo world: the orders of a weekly late set at the Salt Room, beside Tidemark. */
@@ -90,3 +91,5 @@ export const sampleOrders = (): OrderRow[] => [
   })),
   ...banks(),
 ];
+
+export const orderSamples = (): Samples => [sampleOf(ORDERS, sampleOrders())];

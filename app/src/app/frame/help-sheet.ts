@@ -11,7 +11,7 @@ import { WRITTEN_MOVES } from '@enumeron/core/moves';
 import { SettingsStore } from '../data/settings.store';
 import { WORDS } from './ask/ask';
 import { FACT_WORDS } from './ask/ask-facts';
-import { ROOMS } from './rooms';
+import { ROOMS } from '../rooms';
 
 /** Everything that can be typed and pressed, on one sheet. */
 @Component({

@@ -26,7 +26,7 @@ import { Scripts } from '../shared/scripts';
 import { Intent } from './ask/reply';
 import { AskLine } from './ask/ask-line';
 import { Rail } from './rail/rail';
-import { lineOf, ROOMS } from './rooms';
+import { addressOf, FIRST_ROOM, lineAt, roomAt, ROOMS } from '../rooms';
 import { Signs } from './signs';
 import { ShortcutKeys } from './shortcuts';
 import { Theme } from './theme';
@@ -63,8 +63,9 @@ export class Shell {
     ),
     { initialValue: this.router.url },
   );
+  protected readonly first = FIRST_ROOM;
   /** Whether the room is the one that a first visit begins in. */
-  protected readonly inReckon = computed(() => this.url().startsWith('/reckon'));
+  protected readonly inFirst = computed(() => roomAt(this.url()) === FIRST_ROOM);
   private readonly askLine = viewChild<AskLine>('askLine');
   private readonly room = viewChild.required<ElementRef<HTMLElement>>('room');
 
@@ -103,7 +104,7 @@ export class Shell {
     }
     // It shows at once; the room does not wait until it is stored.
     void this.facts.add(fact);
-    await this.router.navigate(['reckon', 'seen']);
+    await this.router.navigate(addressOf('facts'));
   }
 
   private async openWay({ room, way, values }: Extract<Intent, { do: 'open' }>): Promise<void> {
@@ -112,8 +113,9 @@ export class Shell {
   }
 
   private async riffled(riffles: number): Promise<void> {
-    void this.patterns.set('key-card', 'riffles', riffles);
-    await this.router.navigate(['reckon', 'key-card']);
+    const address = addressOf('riffles');
+    void this.patterns.set(address[address.length - 1], 'riffles', riffles);
+    await this.router.navigate(address);
   }
 
   protected async swap(): Promise<void> {
@@ -171,11 +173,11 @@ export class Shell {
   }
 
   protected undo(): Promise<void> {
-    return this.undoing.undo(lineOf(this.router.url));
+    return this.undoing.undo(lineAt(this.router.url));
   }
 
   protected redo(): Promise<void> {
-    return this.undoing.redo(lineOf(this.router.url));
+    return this.undoing.redo(lineAt(this.router.url));
   }
 
   protected async help(): Promise<void> {
@@ -186,7 +188,7 @@ export class Shell {
   private async want(part: { card?: number; number?: number }): Promise<void> {
     // It shows at once; the room does not wait until it is stored.
     void this.wanted.want(part);
-    await this.router.navigate(['reckon']);
+    await this.router.navigate(addressOf('wanted'));
   }
 
   private say(sentence: string): void {

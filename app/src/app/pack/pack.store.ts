@@ -19,6 +19,10 @@ import { Rows } from '../data/rows';
 
 const [IN_HAND, BESIDE_IT] = [onlyPlace(PACK), onlyPlace(BESIDE)];
 
+/** What is said when the other pack is asked for and there is none. */
+export const NO_OTHER_PACK =
+  'There is no second pack. Keep one beside it: Arrange, an order, More, Keep beside the pack.';
+
 const laid = ({ id, name, cards }: Pick<OrderRow, 'id' | 'name' | 'cards'>): NamedPack => ({
   orderId: id,
   name,

@@ -34,7 +34,7 @@ import { EntryField } from '../shared/entry-field';
 import { Notices } from '../shared/notices';
 import { cardCompleter, cardReader } from '../shared/reading';
 import { Scripts } from '../shared/scripts';
-import { DEDUCE_LONG } from '../workers/deduce';
+import { RUN_JOB } from '../workers/jobs';
 import { DoPanel } from './do-panel';
 import { FACT_FORMS } from './fact-forms';
 import { completeValues } from './field';
@@ -66,7 +66,7 @@ interface Told {
 export class FactsView {
   protected readonly store = inject(FactsStore);
   protected readonly pack = inject(PackStore);
-  private readonly deduceLong = inject(DEDUCE_LONG);
+  private readonly runJob = inject(RUN_JOB);
   private readonly notices = inject(Notices);
   private readonly scripts = inject(Scripts);
 
@@ -160,7 +160,10 @@ export class FactsView {
     const possible = findPossible(now, facts, AT_ONCE);
     return possible
       ? of(at(possible))
-      : this.deduceLong(now, facts).pipe(map(at), this.scripts.orElse({ ...at(undefined), failed: true }));
+      : this.runJob('possible', { now, facts }).pipe(
+          map((state) => at(state.kind === 'ended' ? state.result : undefined)),
+          this.scripts.orElse({ ...at(undefined), failed: true }),
+        );
   }
 
   protected choose(kind: string): void {

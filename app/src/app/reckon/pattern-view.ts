@@ -1,18 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
-import { Estimate } from '@enumeron/core/odds';
-import { Card, sayProblem } from '@enumeron/core/deck';
-import { distinctUntilChanged, map, of, switchMap } from 'rxjs';
+import { sayProblem } from '@enumeron/core/deck';
+import { estimatesOf } from '@enumeron/core/reckon/patterns';
 import { OrdersStore } from '../data/orders.store';
 import { SettingsStore } from '../data/settings.store';
 import { markOnRail } from '../pack/marks';
 import { PackStore } from '../pack/pack.store';
 import { PatternsStore } from '../pack/patterns.store';
 import { HandSum } from '../shared/hand-sum';
-import { Scripts } from '../shared/scripts';
-import { TRY_KEY_CARD } from '../workers/key-card';
+import { jobView } from '../workers/job-view';
 import { DoPanel } from './do-panel';
 import { completeValues, sayValues } from './field';
 import { KnownList } from './known-list';
@@ -23,7 +20,6 @@ import { wayAt } from './ways';
 
 /** How many riffles a key card is tried over, on how many packs, from which seed. */
 const [RIFFLES, PACKS, SEED] = [5, 40_000, 7];
-const NO_ESTIMATES: readonly Estimate[] = [];
 
 /** One pattern of Reckon in its one shape: what was seen, what is known, what to do. */
 @Component({
@@ -41,8 +37,6 @@ export class PatternView {
   private readonly orders = inject(OrdersStore);
   protected readonly pack = inject(PackStore);
   private readonly settings = inject(SettingsStore);
-  private readonly tryKeyCard = inject(TRY_KEY_CARD);
-  private readonly scripts = inject(Scripts);
 
   protected readonly pattern = computed(
     () => PATTERNS.find(({ path }) => path === this.path()) ?? PATTERNS[0],
@@ -61,25 +55,18 @@ export class PatternView {
     () => this.pattern().needsBank && !this.bank() && this.orders.isRead(this.pack.pack().orderId),
   );
 
-  /** What is tried about a key card, as text: it is tried anew only when that changes. */
-  private readonly tried = computed(() => {
+  /** How often a key card still leads where it led, tried on many packs. */
+  private readonly tried = jobView('key card', () => {
     const [bank, key] = [this.bank(), this.values()['key']];
     return this.pattern().path === 'key-card' && bank && typeof key === 'number'
-      ? JSON.stringify([this.pack.now(), bank.cards, key])
-      : '';
+      ? { now: this.pack.now(), bank: bank.cards, key, riffles: RIFFLES, packs: PACKS, seed: SEED }
+      : undefined;
   });
-  private readonly estimates = toSignal(
-    toObservable(this.tried).pipe(
-      distinctUntilChanged(),
-      map((text) => (text === '' ? undefined : (JSON.parse(text) as [Card[], Card[], Card]))),
-      switchMap((asked) =>
-        asked
-          ? this.tryKeyCard(...asked, RIFFLES, PACKS, SEED).pipe(this.scripts.orElse(NO_ESTIMATES))
-          : of(NO_ESTIMATES),
-      ),
-    ),
-    { initialValue: NO_ESTIMATES },
-  );
+  private readonly estimates = computed(() => {
+    const tried = this.tried();
+    if (tried?.kind === 'running') return estimatesOf(tried.progress);
+    return tried?.kind === 'ended' && tried.result ? estimatesOf(tried.result) : [];
+  });
 
   private readonly patternPack = computed<PatternPack>(() => ({
     home: this.pack.home(),

@@ -1,9 +1,7 @@
 import { TestBed } from '@angular/core/testing';
-import { Card, cardOf, parseCard, RANKS, seededRng, showCard, sameOrder } from '@enumeron/core/deck';
+import { Card, cardOf, parseCard, RANKS, showCard, sameOrder } from '@enumeron/core/deck';
 import { cut } from '@enumeron/core/moves';
-import { findPossible, parseFact } from '@enumeron/core/reckon/facts';
-import { keyCardCounter } from '@enumeron/core/reckon/patterns';
-import { of } from 'rxjs';
+import { parseFact } from '@enumeron/core/reckon/facts';
 import { freshApp, until } from '../../testing/fresh';
 import { undone } from '../../testing/undo';
 import { render, Rendered } from '../../testing/render';
@@ -14,8 +12,6 @@ import { RailGuess } from '../pack/rail-guess';
 import { FactsStore } from '../pack/facts.store';
 import { RailMarks } from '../pack/marks';
 import { PackStore } from '../pack/pack.store';
-import { DEDUCE_LONG, DeduceLong } from '../workers/deduce';
-import { TRY_KEY_CARD, TryKeyCard } from '../workers/key-card';
 import { FACT_FORMS } from './fact-forms';
 import { FactsView } from './facts-view';
 import { HandlingMap } from './handling-map';
@@ -27,24 +23,10 @@ import { WAYS } from './ways';
 const [tidemark, , harbours, breakwater] = sampleOrders();
 const card = (name: string): Card => parseCard(name) as Card;
 
-/** The workers' computations, done here. */
-const deduceHere: DeduceLong = (now, facts) => {
-  const possible = findPossible(now, facts);
-  return possible ? of(possible) : of();
-};
-const tryHere: TryKeyCard = (now, bank, key, riffles, packs, seed) => {
-  const counter = keyCardCounter(now, bank, key, riffles, seededRng(seed));
-  counter?.run(packs / 20);
-  return of(counter?.read() ?? []);
-};
-
 let pack: PackStore;
 
 beforeEach(async () => {
-  await freshApp([
-    { provide: DEDUCE_LONG, useValue: deduceHere },
-    { provide: TRY_KEY_CARD, useValue: tryHere },
-  ]);
+  await freshApp();
   pack = TestBed.inject(PackStore);
   await until(() => TestBed.inject(OrdersStore).count() !== undefined);
 });

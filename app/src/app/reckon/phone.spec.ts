@@ -1,8 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import { parseCard, sameOrder, Card } from '@enumeron/core/deck';
 import { cut } from '@enumeron/core/moves';
-import { findPossible } from '@enumeron/core/reckon/facts';
-import { of } from 'rxjs';
 import { freshApp, until } from '../../testing/fresh';
 import { onPhone } from '../../testing/phone';
 import { render, Rendered } from '../../testing/render';
@@ -11,8 +9,6 @@ import { sampleOrders } from '../data/sample';
 import { FactsStore } from '../pack/facts.store';
 import { PackStore } from '../pack/pack.store';
 import { WantedStore } from '../pack/wanted.store';
-import { DEDUCE_LONG } from '../workers/deduce';
-import { TRY_KEY_CARD } from '../workers/key-card';
 import { CardAtNumber } from './card-at-number';
 import { FactsView } from './facts-view';
 import { PatternView } from './pattern-view';
@@ -24,13 +20,7 @@ let pack: PackStore;
 
 beforeEach(async () => {
   onPhone();
-  await freshApp([
-    {
-      provide: DEDUCE_LONG,
-      useValue: (...asked: Parameters<typeof findPossible>) => of(findPossible(...asked)),
-    },
-    { provide: TRY_KEY_CARD, useValue: () => of([]) },
-  ]);
+  await freshApp();
   pack = TestBed.inject(PackStore);
   await until(() => TestBed.inject(OrdersStore).count() !== undefined);
 });

@@ -1,23 +1,13 @@
 import { Fact } from '@enumeron/core/reckon/facts';
-import { Values } from '../pack/patterns.store';
+import { WayIn } from '../shared/room';
 
 /** One way in: something that was seen, and what is asked of it. */
-export interface Way {
-  /** Its address below the room's. */
-  readonly path: string;
-  /** What it is called in full. */
-  readonly name: string;
-  /** Its short name, by which the ask line opens it: two words or three in small letters. */
-  readonly words: string;
-  readonly seen: string;
-  readonly asked: string;
+export interface Way extends WayIn {
   /**
    * A small picture of it: one letter a card, from the top to the face: `s` seen, `w` wanted, `n` the number, `b` a
    * bank's, `u` face up, `m` missing, `.` any other.
    */
   readonly picture: string;
-  /** What it takes over from a fact that was told, or undefined where the fact is not for it. */
-  take?(fact: Fact): Values | undefined;
 }
 
 /** The ways that are patterns of core, by their addresses. */

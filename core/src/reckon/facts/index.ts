@@ -7,6 +7,7 @@ export {
   type Possible,
   type State,
   type Tally,
+  POSSIBLE,
 } from './deduce';
 export { describeFact, FACT, type Fact, parseFact } from './fact';
 export { type Unknown } from './factSteps';

@@ -2,7 +2,8 @@ import { Bank } from '../../deck/bank';
 import { Card } from '../../deck/card';
 import { showCard } from '../../deck/notation';
 import { Order, placeOf } from '../../deck/order';
-import { Rng } from '../../deck/rng';
+import { Rng, seededRng } from '../../deck/rng';
+import { JobRule } from '../../job/job';
 import { riffleDistance } from '../../odds/riffleDistance';
 import { cards } from '../../moves/wording';
 import { KnownFact, Reckoned, reckoned, unreckoned } from '../reckoning';
@@ -50,6 +51,13 @@ export interface KeyCardCounter {
   run(packs: number): void;
   /** After one riffle, two, three, …, in that order. */
   read(): Estimate[];
+  hits(): KeyCardHits;
+}
+
+/** Of so many tries, how often the card was still the one it was after one riffle, two, …. */
+export interface KeyCardHits {
+  readonly tries: number;
+  readonly hits: readonly number[];
 }
 
 /**
@@ -94,8 +102,60 @@ export const keyCardCounter = (
         tries++;
       }
     },
-    read: () => Array.from(hits, (count) => estimate(count, tries)),
+    read: () => estimatesOf({ hits: [...hits], tries }),
+    hits: () => ({ hits: [...hits], tries }),
   };
+};
+
+/** The share of each, and how sure it is. */
+export const estimatesOf = ({ hits, tries }: KeyCardHits): Estimate[] =>
+  hits.map((count) => estimate(count, tries));
+
+/** How many parts the tries are done in, how many packs between two steps, and how far the parts' seeds lie apart. */
+const [PARTS, SLICE, APART] = [4, 2000, 7919];
+
+const joinHits = <Value extends KeyCardHits | undefined>(values: readonly Value[]): Value => {
+  const told = values.flatMap((value) => value ?? []) as readonly KeyCardHits[];
+  const sum = told
+    .slice(1)
+    .reduce<KeyCardHits | undefined>(
+      (all, { hits, tries }) =>
+        all && { tries: all.tries + tries, hits: all.hits.map((count, index) => count + hits[index]) },
+      told.at(0),
+    );
+  return sum as Value;
+};
+
+/** Tries a key card on so many packs, each part from a seed of its own; yields what has been found so far. */
+export const KEY_CARD: JobRule<
+  {
+    readonly now: Order;
+    readonly bank: readonly Card[];
+    readonly key: Card;
+    readonly riffles: number;
+    readonly packs: number;
+    readonly seed: number;
+  },
+  KeyCardHits,
+  KeyCardHits | undefined
+> = {
+  *start({ now, bank, key, riffles, packs, seed }) {
+    const counter = keyCardCounter(now, bank, key, riffles, seededRng(seed));
+    for (let done = 0; counter && done < packs; done += SLICE) {
+      counter.run(Math.min(SLICE, packs - done));
+      yield counter.hits();
+    }
+    return counter?.hits();
+  },
+  parts: {
+    split: (args) =>
+      Array.from({ length: PARTS }, (_, part) => ({
+        ...args,
+        packs: Math.floor((args.packs + part) / PARTS),
+        seed: args.seed + part * APART,
+      })),
+    join: joinHits,
+  },
 };
 
 const percent = (share: number): string => (share * 100).toFixed(1);

@@ -1,13 +1,13 @@
 import { Fact } from '@enumeron/core/reckon/facts';
 import { Values } from '../../pack/patterns.store';
-import { Way } from '../../reckon/ways';
-import { Room, ROOMS } from '../rooms';
+import { ROOMS } from '../../rooms';
+import { Room, WayIn } from '../../shared/room';
 import { Completion, Intent, Reply } from './reply';
 
 /** Every way into a room, with the room. */
 const WAYS_IN = ROOMS.flatMap((room) => (room.ways ?? []).map((way) => ({ room, way })));
 
-const openWay = (room: Room, way: Way, values?: Values): Intent => ({
+const openWay = (room: Room, way: WayIn, values?: Values): Intent => ({
   do: 'open',
   room,
   way,
@@ -15,7 +15,7 @@ const openWay = (room: Room, way: Way, values?: Values): Intent => ({
 });
 
 /** What a way's own words are answered with. */
-const callWay = (room: Room, way: Way): Reply => ({
+const callWay = (room: Room, way: WayIn): Reply => ({
   intent: openWay(room, way),
   says: `Open ${way.name}`,
   note: `Seen: ${way.seen}. Asked: ${way.asked}.`,

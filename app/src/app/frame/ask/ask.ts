@@ -6,6 +6,7 @@ import {
   joinCards,
   offsetFromFace,
   offsetFromTop,
+  Order,
   parseCard,
   parseRank,
   parseSuit,
@@ -14,9 +15,10 @@ import {
   SUITS,
   whyNotCard,
 } from '@enumeron/core/deck';
-import { cards, describeMove, Move, parseMoveText, WRITTEN_MOVES } from '@enumeron/core/moves';
+import { cards, describeMove, parseMoveText, WRITTEN_MOVES } from '@enumeron/core/moves';
 import { describeCost, describeHandling, handlings, toleratedFirst } from '@enumeron/core/reckon';
-import { ROOMS } from '../rooms';
+import { ROOMS } from '../../rooms';
+import { NO_OTHER_PACK } from '../../pack/pack.store';
 import { FACT_WORDS, sayFact } from './ask-facts';
 import { wayCalled, waysFor, waysFrom } from './ask-ways';
 import { Asked, Completion, Reply } from './reply';
@@ -27,12 +29,16 @@ interface Word {
   readonly says: string;
 }
 
+/** Moves that take a count of cards and are offered by their word. */
+const COUNTED = ['cut', 'deal'];
+
 /** The words that the ask line knows, beside cards, numbers and the names of rooms. */
 export const WORDS: readonly Word[] = [
   { word: 'face', usage: 'face KH', says: 'a card seen at the face' },
   { word: 'top', usage: 'top 9D', says: 'a card seen on top' },
-  { word: 'cut', usage: 'cut 12', says: 'cards cut from top to bottom' },
-  { word: 'deal', usage: 'deal 9', says: 'cards dealt singly and dropped back on top' },
+  ...WRITTEN_MOVES.map((written) => ({ word: written.usage.split(' ')[0], ...written })).filter(({ word }) =>
+    COUNTED.includes(word),
+  ),
   { word: 'in', usage: 'in', says: 'a perfect weave, the top card second' },
   { word: 'out', usage: 'out', says: 'a perfect weave, the top card staying on top' },
   { word: 'undo', usage: 'undo', says: 'take the last action back' },
@@ -110,18 +116,6 @@ const see = ({ home, now }: Asked, at: 'face' | 'top', text: string | undefined)
   };
 };
 
-const move = ({ now }: Asked, kind: 'cut' | 'deal', text: string | undefined): Reply => {
-  if (text === undefined) return { hint: `how many cards, 1 to ${now.length}`, completions: [] };
-  const count = /^\d{1,3}$/.test(text) ? Number(text) : Number.NaN;
-  if (!(count >= 1 && count <= now.length))
-    return wrong(`“${text}” is not a count of cards; ${kind} takes 1 to ${now.length}.`);
-  return {
-    intent: { do: 'move', move: { kind, count } },
-    says: describeMove({ kind, count }),
-    completions: [],
-  };
-};
-
 /** Cards that a text may become: all suits of a rank, or what a suit letter lacks. */
 const cardCompletions = (text: string, before = '', after = ''): Completion[] => {
   const rank = parseRank(text === '1' ? '10' : text);
@@ -172,10 +166,6 @@ const riffled = (rest: readonly string[]): Reply => {
 const wordReply = (asked: Asked, word: string, rest: readonly string[]): Reply | undefined => {
   if (word === 'face' || word === 'top')
     return rest.length > 1 ? wrong(`One card after ${word}, such as ${word} KH.`) : see(asked, word, rest[0]);
-  if (word === 'cut' || word === 'deal')
-    return rest.length > 1
-      ? wrong(`One number after ${word}, such as ${word} 12.`)
-      : move(asked, word, rest[0]);
   const factWord = FACT_WORDS.find((candidate) => candidate.word === word);
   if (factWord) return tell(asked, factWord, rest);
   if (word === 'riffled') return riffled(rest);
@@ -183,19 +173,8 @@ const wordReply = (asked: Asked, word: string, rest: readonly string[]): Reply |
   const room = ROOMS.find(({ name }) => name.toLowerCase() === word);
   if (!known && !room) return undefined;
   if (rest.length > 0) return wrong(`Nothing goes after ${word}.`);
-  if (word === 'in' || word === 'out') {
-    const weave: Move = { kind: 'weave', weave: word };
-    return {
-      intent: { do: 'move', move: weave },
-      says: describeMove(weave, asked.now.length),
-      completions: [],
-    };
-  }
   if (room) return { intent: { do: 'go', room }, says: `Open ${room.name}`, completions: [] };
-  if (word === 'swap' && asked.beside === undefined)
-    return wrong(
-      'There is no second pack. Keep one beside it: Arrange, an order, More, Keep beside the pack.',
-    );
+  if (word === 'swap' && asked.beside === undefined) return wrong(NO_OTHER_PACK);
   const act = word as 'undo' | 'redo' | 'help' | 'swap';
   const says = {
     undo: 'Take the last action back',
@@ -238,22 +217,27 @@ const oneWord = (asked: Asked, text: string): Reply => {
   );
 };
 
+/** Why a word and what follows it are not a move, for a move that takes a count of cards. */
+const whyNotCounted = ([word, ...rest]: readonly string[], { length }: Order): string =>
+  rest.length > 1
+    ? `One number after ${word}, such as ${word} 9.`
+    : `“${rest[0].slice(0, 20)}” is not a count of cards; ${word} takes 1 to ${length}.`;
+
 /** A move in any of the ways in which one is written, such as `reverse 5 20`. */
-const writtenMove = ({ now }: Asked, text: string): Reply | undefined => {
-  const words = text.split(' ');
+const writtenMove = ({ now }: Asked, words: readonly string[]): Reply | undefined => {
+  const { move, problem } = parseMoveText(words.join(' '), now);
+  if (move) return { intent: { do: 'move', move }, says: describeMove(move, now.length), completions: [] };
   const written = WRITTEN_MOVES.find(({ usage }) => usage.split(' ')[0] === words[0]);
   if (!written) return undefined;
-  const { move, problem } = parseMoveText(text, now);
   // It may go on.
-  if (!move && words.length < written.usage.split(' ').length)
+  if (words.length < written.usage.split(' ').length)
     return { hint: `${written.usage}: ${written.says}`, completions: [] };
-  if (!move) return wrong(problem ?? '');
-  return { intent: { do: 'move', move }, says: describeMove(move, now.length), completions: [] };
+  return wrong(COUNTED.includes(words[0]) ? whyNotCounted(words, now) : (problem ?? ''));
 };
 
 /** What cards, numbers and words are read as. */
 const read = (words: readonly string[], asked: Asked): Reply => {
-  const known = wordReply(asked, words[0], words.slice(1)) ?? writtenMove(asked, words.join(' '));
+  const known = writtenMove(asked, words) ?? wordReply(asked, words[0], words.slice(1));
   if (known) return known;
   if (words.length === 1) return oneWord(asked, words[0]);
   if (words[1] === 'of') return { hint: 'and its suit: clubs, diamonds, hearts or spades', completions: [] };

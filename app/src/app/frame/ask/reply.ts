@@ -3,8 +3,7 @@ import { Move } from '@enumeron/core/moves';
 import { Tolerance } from '@enumeron/core/reckon';
 import { Fact } from '@enumeron/core/reckon/facts';
 import { Values } from '../../pack/patterns.store';
-import { Way } from '../../reckon/ways';
-import { Room } from '../rooms';
+import { Room, WayIn } from '../../shared/room';
 
 /** What the ask line was asked to do. */
 export type Intent =
@@ -17,7 +16,7 @@ export type Intent =
   | { readonly do: 'riffled'; readonly riffles: number }
   | { readonly do: 'undo' | 'redo' | 'help' | 'swap' }
   | { readonly do: 'go'; readonly room: Room }
-  | { readonly do: 'open'; readonly room: Room; readonly way: Way; readonly values?: Values };
+  | { readonly do: 'open'; readonly room: Room; readonly way: WayIn; readonly values?: Values };
 
 /** A way to go on typing: the whole line it makes, and what it would mean. */
 export interface Completion {
@@ -45,7 +44,7 @@ export interface Reply {
 export interface Asked {
   readonly home: Order;
   readonly now: Order;
-  /** Which handlings the performer is happy with: those are offered first, as in Reckon. */
+  /** Which handlings the performer is happy with: those are offered first. */
   readonly tolerance: Tolerance;
   /** The name of the second pack, where there is one. */
   readonly beside?: string;

@@ -1,19 +1,28 @@
-import { Remote } from 'comlink';
-import { firstValueFrom } from 'rxjs';
+import { defer, firstValueFrom, retry } from 'rxjs';
 import type { BackupWork } from '../data/backup-work';
 import type { BackupWorker } from './backup.worker';
-import { inWorker } from './in-worker';
+import { lendWorkers, TRY_AGAIN } from './lender';
 
+type Remote = Awaited<ReturnType<ReturnType<typeof lender>['lend']>>;
 type Made = Awaited<ReturnType<BackupWork['make']>>;
 type Read = Awaited<ReturnType<BackupWork['read']>>;
 
-const once = <Result>(work: (remote: Remote<BackupWorker>) => Promise<Result>): Promise<Result> =>
-  firstValueFrom(
-    inWorker<BackupWorker, Result>(
-      () => new Worker(new URL('./backup.worker', import.meta.url), { type: 'module' }),
-      async (remote, report) => report(await work(remote)),
-    ),
+const lender = () =>
+  lendWorkers<BackupWorker>(
+    () => new Worker(new URL('./backup.worker', import.meta.url), { type: 'module' }),
   );
+
+const once = <Result>(work: (remote: Remote) => Promise<Result>): Promise<Result> => {
+  const attempt = async (): Promise<Result> => {
+    const lent = lender();
+    try {
+      return await Promise.race([lent.lend().then(work), lent.failed]);
+    } finally {
+      lent.end();
+    }
+  };
+  return firstValueFrom(defer(attempt).pipe(retry(TRY_AGAIN)));
+};
 
 /**
  * Makes and reads backups in a worker; on the page where no worker can be had, for a backup must be had whatever else

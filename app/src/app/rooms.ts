@@ -1,0 +1,26 @@
+import { ARRANGE } from './arrange/room';
+import { Line } from './data/kind';
+import { RECKON } from './reckon/room';
+import { Room, Told } from './shared/room';
+
+/** The rooms that exist, in the order of the work. */
+export const ROOMS: readonly Room[] = [ARRANGE, RECKON];
+
+/**
+ * The room that opens when no other is asked for. It comes with the frame: as a part of its own it would be a dozen
+ * scripts more, and the first answer would wait for them. Each other room is loaded when it is opened.
+ */
+export const FIRST_ROOM: Room = RECKON;
+
+/** The room that an address belongs to. */
+export const roomAt = (url: string): Room | undefined =>
+  ROOMS.find(({ path }) => url.split(/[/?#]/)[1] === path);
+
+/** The line of undo that an address belongs to. */
+export const lineAt = (url: string): Line => roomAt(url)?.line ?? FIRST_ROOM.line;
+
+/** The address, part by part, where something that was told is shown. */
+export const addressOf = (told: Told): readonly string[] =>
+  ROOMS.flatMap(({ path, shows }) =>
+    shows?.[told] === undefined ? [] : [path, shows[told]].filter((part) => part !== ''),
+  );

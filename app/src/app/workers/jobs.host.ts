@@ -1,0 +1,28 @@
+import type { JobsInWorker } from './jobs-in-worker';
+import { RunJob } from './jobs';
+import { Lender, lendWorkers } from './lender';
+import { Jobs, runOn } from './run-job';
+
+/** Workers for jobs. No test imports this file: `import.meta`. */
+const lender = (): Lender<Jobs> => {
+  const lent = lendWorkers<JobsInWorker>(
+    () => new Worker(new URL('./jobs.worker', import.meta.url), { type: 'module' }),
+  );
+  return {
+    ...lent,
+    lend: async () => {
+      const [worker, { proxy }] = [await lent.lend(), await import('comlink')];
+      return {
+        split: (name, args) => worker.split(name, args),
+        join: (name, values) => worker.join(name, values),
+        hold: (held) => worker.hold(held),
+        run: (name, args, report) => worker.run(name, args, proxy(report)),
+      };
+    },
+  };
+};
+
+/** One core is left to the page where there are three or more. */
+const cores = Math.max(2, Math.min(8, (navigator.hardwareConcurrency || 2) - 1));
+
+export const runInWorkers: RunJob = runOn(lender, cores);

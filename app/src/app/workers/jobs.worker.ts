@@ -1,0 +1,4 @@
+import { expose } from 'comlink';
+import { JobsInWorker } from './jobs-in-worker';
+
+expose(new JobsInWorker());

@@ -1,0 +1,136 @@
+import { JobRule, runJob } from '@enumeron/core/job';
+import { JOBS } from '@enumeron/core/file/jobs';
+import { seededRng, numberOrder } from '@enumeron/core/deck';
+import { spreadCounter } from '@enumeron/core/arrange';
+import { BehaviorSubject, firstValueFrom, lastValueFrom, toArray } from 'rxjs';
+import { ArgsOf, JobState } from './jobs';
+import { JobsInWorker } from './jobs-in-worker';
+import { Lender } from './lender';
+import { Jobs, runOn } from './run-job';
+
+const pack = numberOrder();
+const keyCard: ArgsOf<'key card'> = {
+  now: pack,
+  bank: pack.slice(0, 13),
+  key: pack[13],
+  riffles: 3,
+  packs: 9_001,
+  seed: 4,
+};
+
+/** What workers offer, called as over a channel: every answer comes later. */
+const worker = (): Jobs => {
+  const own = new JobsInWorker();
+  return {
+    split: (...asked) => Promise.resolve(own.split(...asked)),
+    join: (...asked) => Promise.resolve(own.join(...asked)),
+    hold: (held) => {
+      own.hold(held);
+      return Promise.resolve();
+    },
+    run: (...asked) => Promise.resolve(own.run(...asked)),
+  };
+};
+
+let lent: number;
+let ended: number;
+const lender = (fail?: Promise<never>) => (): Lender<Jobs> => ({
+  lend: () => {
+    lent++;
+    return Promise.resolve(worker());
+  },
+  failed: fail ?? new Promise<never>(() => undefined),
+  end: () => ended++,
+});
+
+beforeEach(() => {
+  lent = 0;
+  ended = 0;
+});
+
+test.each([1, 2, 3, 8])('%d workers come to what one computation comes to', async (cores) => {
+  const states = await lastValueFrom(runOn(lender(), cores)('key card', keyCard).pipe(toArray()));
+  expect(states.at(-1)).toEqual({ kind: 'ended', result: runJob(JOBS['key card'], keyCard) });
+  expect(states.filter(({ kind }) => kind === 'ended')).toHaveLength(1);
+  expect(lent).toBe(Math.min(cores, 4));
+  expect(ended).toBe(1);
+});
+
+test('progress is that of all parts together, and never goes back', async () => {
+  const states: JobState<unknown, unknown>[] = await lastValueFrom(
+    runOn(lender(), 3)('key card', keyCard).pipe(toArray()),
+  );
+  const tries = states.flatMap((state) =>
+    state.kind === 'running' ? [(state.progress as { tries: number }).tries] : [],
+  );
+  expect(tries.length).toBeGreaterThan(2);
+  expect(tries).toEqual([...tries].sort((a, b) => a - b));
+  expect(tries.at(-1)).toBeLessThanOrEqual(keyCard.packs);
+});
+
+test('what cannot be done in parts is done by one, and gives what core gives', async () => {
+  const args = { pack, packs: 3000, seed: 9 };
+  const counter = spreadCounter(pack, seededRng(9));
+  counter.run(3000);
+  const last = await lastValueFrom(runOn(lender(), 4)('spreads', args));
+  expect(last).toEqual({ kind: 'ended', result: counter.read() });
+  expect(lent).toBe(1);
+});
+
+test('held it waits, then it goes on from where it was', async () => {
+  const held = new BehaviorSubject(false);
+  const seen: JobState<unknown, unknown>[] = [];
+  const run = runOn(lender(), 1)('key card', keyCard, held);
+  await new Promise<void>((resolve, reject) => {
+    let stoppedAt = -1;
+    run.subscribe({
+      next: (state) => {
+        seen.push(state);
+        if (seen.length > 1) return;
+        held.next(true);
+        setTimeout(() => {
+          stoppedAt = seen.length;
+          setTimeout(() => {
+            expect(seen.length).toBe(stoppedAt);
+            held.next(false);
+          }, 30);
+        }, 30);
+      },
+      complete: resolve,
+      error: reject,
+    });
+  });
+  expect(seen.at(-1)).toEqual({ kind: 'ended', result: runJob(JOBS['key card'], keyCard) });
+});
+
+test('unsubscribing ends the workers; a worker that fails is tried again, then is an error', async () => {
+  runOn(lender(), 2)('route', { from: pack, to: [...pack].reverse() })
+    .subscribe()
+    .unsubscribe();
+  expect(ended).toBe(1);
+  const failing = lender(Promise.reject(new Error('no script')));
+  lent = 0;
+  const never = (): Lender<Jobs> => ({ ...failing(), lend: () => new Promise(() => lent++) });
+  await expect(firstValueFrom(runOn(never, 2)('spreads', { pack, packs: 1, seed: 1 }))).rejects.toThrow(
+    'no script',
+  );
+  expect(lent).toBe(3);
+});
+
+test.each(Object.keys(JOBS) as (keyof typeof JOBS)[])('%s: its parts are plain values', (name) => {
+  const examples: { readonly [Name in keyof typeof JOBS]: ArgsOf<Name> } = {
+    'key card': { ...keyCard, packs: 40 },
+    possible: { now: pack, facts: [{ kind: 'cut' }] },
+    'random order': {
+      pack,
+      conditions: { ranksApart: true, suitsApart: false, colourRun: undefined },
+      seed: 1,
+    },
+    route: { from: pack, to: pack },
+    spreads: { pack, packs: 10, seed: 1 },
+  };
+  const rule = JOBS[name] as unknown as JobRule<unknown, unknown, unknown>;
+  const once = runJob(rule, examples[name]);
+  // What goes to a worker and back is copied.
+  expect(structuredClone(runJob(rule, structuredClone(examples[name])))).toEqual(once);
+});

@@ -1,0 +1,86 @@
+import { NEVER, Observable, retry } from 'rxjs';
+import { JobName, JobState, RunJob } from './jobs';
+import { Lender, TRY_AGAIN } from './lender';
+
+/** What a worker offers, as the page calls it (`JobsInWorker`). */
+export interface Jobs {
+  split(name: JobName, args: unknown): Promise<readonly unknown[]>;
+  join(name: JobName, values: readonly unknown[]): Promise<unknown>;
+  hold(held: boolean): Promise<void>;
+  run(name: JobName, args: unknown, report: (progress: unknown) => void): Promise<unknown>;
+}
+
+type State = JobState<unknown, unknown>;
+
+/** How far each part is, from which it is told how far the whole is. */
+const progressOf = (
+  name: JobName,
+  parts: number,
+  { join }: Pick<Jobs, 'join'>,
+  report: (state: State) => void,
+): ((part: number, progress: unknown) => Promise<void>) => {
+  const latest = new Map<number, unknown>();
+  return async (part, progress) => {
+    latest.set(part, progress);
+    const begun = [...latest].sort(([a], [b]) => a - b).map(([, value]) => value);
+    report({ kind: 'running', progress: parts === 1 ? progress : await join(name, begun) });
+  };
+};
+
+/** Has all parts done by the workers, each taking the next part when it is free. */
+const runParts = async (
+  workers: readonly Jobs[],
+  name: JobName,
+  parts: readonly unknown[],
+  report: (state: State) => void,
+): Promise<unknown> => {
+  const [first] = workers;
+  const join: Jobs['join'] = (...asked) => first.join(...asked);
+  const progressed = progressOf(name, parts.length, { join }, report);
+  const results: unknown[] = [];
+  let next = 0;
+  const work = async (worker: Jobs): Promise<void> => {
+    while (next < parts.length) {
+      const part = next++;
+      results[part] = await worker.run(name, parts[part], (progress) => void progressed(part, progress));
+      if (parts.length > 1) await progressed(part, results[part]);
+    }
+  };
+  await Promise.all(workers.map(work));
+  return join(name, results);
+};
+
+/**
+ * Runs jobs on workers that are lent.
+ *
+ * @param lender makes a lender for one job. @param cores how many workers may be busy at a time.
+ */
+export const runOn =
+  (lender: () => Lender<Jobs>, cores: number): RunJob =>
+  (name, args, held = NEVER) =>
+    new Observable<JobState<never, never>>((observer) => {
+      const lent = lender();
+      const workers: Jobs[] = [];
+      const holding = held.subscribe((hold) => workers.forEach((worker) => void worker.hold(hold)));
+      let ended = false;
+      const report = (state: State): void => {
+        // What a part reports comes through a channel of its own and may be overtaken by the end.
+        if (!ended) observer.next(state as JobState<never, never>);
+      };
+      const work = async (): Promise<void> => {
+        workers.push(await lent.lend());
+        const parts = await workers[0].split(name, args);
+        while (workers.length < Math.min(cores, parts.length)) workers.push(await lent.lend());
+        const result = await runParts(workers, name, parts, report);
+        report({ kind: 'ended', result });
+        ended = true;
+      };
+      Promise.race([work(), lent.failed]).then(
+        () => observer.complete(),
+        (error: unknown) => observer.error(error),
+      );
+      return () => {
+        holding.unsubscribe();
+        lent.end();
+      };
+    }).pipe(retry(TRY_AGAIN));

@@ -1,0 +1,1 @@
+export { finish, type Job, type JobRule, runJob } from './job';

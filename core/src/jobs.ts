@@ -1,0 +1,14 @@
+import { RANDOM_ORDER } from './arrange/randomOrder';
+import { ROUTE } from './arrange/route';
+import { SPREADS } from './arrange/spread';
+import { POSSIBLE } from './reckon/facts/deduce';
+import { KEY_CARD } from './reckon/patterns/keyCard';
+
+/** Every long computation, by name. To add one: its file with its `JobRule`, and a row here. */
+export const JOBS = {
+  'key card': KEY_CARD,
+  possible: POSSIBLE,
+  'random order': RANDOM_ORDER,
+  route: ROUTE,
+  spreads: SPREADS,
+} as const;
