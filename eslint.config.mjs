@@ -12,7 +12,7 @@ const IMPURE = [
 const CORE_ONLY = { regex: '^[^.]', message: 'core imports nothing but itself.' };
 
 /** The folders of core, each over those before it: an import only goes to one that comes earlier. */
-const LAYERS = ['deck', 'job', 'moves', 'formats', 'odds', 'table', 'arrange', 'reckon'];
+const LAYERS = ['deck', 'job', 'form', 'moves', 'formats', 'odds', 'table', 'arrange', 'reckon'];
 
 const coreLayers = LAYERS.map((layer, index) => ({
   files: [`core/src/${layer}/**/*.ts`],

@@ -1,6 +1,7 @@
 /** The public face. Each folder's index.ts lists its names; a room of the application imports the folders that it needs. */
 export * from './deck/index';
 export * from './job/index';
+export * from './form/index';
 export * from './moves/index';
 export * from './odds/index';
 export * from './table/index';

@@ -15,7 +15,7 @@ export {
 export { properties } from './properties';
 export { type Property } from './property';
 export { askOrder, type CutCase, type Question, type QuestionAnswer, type Relation } from './question';
-export { MOST_MOVES, type Origin, parseOrigin } from './origin';
+export { describeOrigin, freedomFor, MOST_MOVES, type Origin, parseOrigin } from './origin';
 export { RANDOM_ORDER, randomOrder } from './randomOrder';
 export {
   arrangementBefore,
@@ -26,8 +26,20 @@ export {
   sizeBefore,
 } from './recipe';
 export { findRoute, ROUTE, type RouteProgress, searchRoute } from './route';
-export { halfOfMates, orderByRule } from './orderByRule';
-export { type Factory, type Mirrored, parseRule, type RankRow, type Rotating, type Rule } from './rule';
+export {
+  describeRule,
+  headRecipe,
+  ORDER_RULES,
+  orderByRule,
+  parseRule,
+  type Rule,
+  stackNumberByRule,
+} from './rule';
+export { type Factory } from './rules/factory';
+export { halfOfMates, type Mirrored } from './rules/mirrored';
+export { type HeadRecipe, type OrderRule, type RuleField, type RuleTexts } from './rules/orderRule';
+export { type RankRow, rankRowRecipe } from './rules/rankRow';
+export { type Rotating, rotatingRecipe } from './rules/rotating';
 export { sortingHeap, sortingPass, type SortingPlan, sortingPlan } from './sorting';
 export {
   measureSpread,
@@ -39,5 +51,4 @@ export {
   spreadPercentile,
   SPREADS,
 } from './spread';
-export { type HeadRecipe, rankRowRecipe, rotatingRecipe, stackNumberByRule } from './stackNumber';
 export { suitLayout, type SuitLayout, type SuitRow } from './suitLayout';

@@ -1,10 +1,12 @@
 import { Card } from '../deck/card';
+import { Order } from '../deck/order';
 import { Outcome } from '../deck/problem';
 import { cardList, kindOf, listOf, readBy, SEED, ShapesOf } from '../deck/shape';
 import { Move, MOVE } from '../moves/move';
 import { Bank, BANK } from '../deck/bank';
 import { Conditions, CONDITIONS } from './conditions';
-import { Rule, RULE } from './rule';
+import { Freedom, freedomFits } from './laying';
+import { describeRule, ORDER_RULES, Rule, RULE } from './rule';
 
 /** How an order was made, where it was not written by hand: enough to make it again. */
 export type Origin =
@@ -26,3 +28,30 @@ const SHAPES: ShapesOf<Origin> = {
 /** Reads how an order was made. */
 export const parseOrigin = (value: unknown): Outcome<{ readonly origin: Origin }> =>
   readBy('origin', kindOf(SHAPES), value);
+
+/** How an order was made, in a few words for a list. */
+export const describeOrigin = (origin: Origin): string => {
+  switch (origin.kind) {
+    case 'rule':
+      return describeRule(origin.rule);
+    case 'recipe':
+      return `recipe of ${origin.moves.length}`;
+    case 'bank':
+      return `bank at ${origin.bank.places[0]}`;
+    case 'random':
+      return 'at random';
+  }
+};
+
+const freedomOf = (origin: Origin): Freedom | undefined => {
+  if (origin.kind === 'bank') return { kind: 'bank', bank: origin.bank };
+  if (origin.kind !== 'rule') return undefined;
+  const { kind } = origin.rule;
+  return ORDER_RULES[kind].matesFree ? { kind: kind as 'mirrored halves' | 'palindrome' } : undefined;
+};
+
+/** What an order leaves free by the way in which it was made, where it leaves anything and still lies so. */
+export const freedomFor = (origin: Origin | undefined, order: Order): Freedom | undefined => {
+  const freedom = origin && freedomOf(origin);
+  return freedom && freedomFits(freedom, order) ? freedom : undefined;
+};

@@ -7,7 +7,7 @@ import { weave } from '../moves/weave';
 import { properties } from './properties';
 import { Property } from './property';
 import { Order } from '../deck/order';
-import { orderByRule } from './orderByRule';
+import { orderByRule } from './rule';
 
 const read = (names: readonly string[]): Order => names.map((name) => parseCard(name) as Card);
 const rotating = read(stacks.rotating.order);

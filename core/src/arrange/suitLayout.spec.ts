@@ -5,7 +5,7 @@ import { numberOrder, Order } from '../deck/order';
 import { parseOrder } from '../deck/orderText';
 import { seededRng, shuffled } from '../deck/rng';
 import stacks from '../../test/vectors/stacks.json';
-import { orderByRule } from './orderByRule';
+import { orderByRule } from './rule';
 import { SuitLayout, suitLayout } from './suitLayout';
 
 const rotating = fc

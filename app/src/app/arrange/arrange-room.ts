@@ -5,9 +5,9 @@ import { NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router
 import { filter, map, startWith } from 'rxjs';
 import { OrdersStore } from '../data/orders.store';
 import { Icons } from '../shared/icons';
-import { DamagedEntry } from './damaged-entry';
-import { LongList } from './long-list';
-import { OrderEntry } from './order-entry';
+import { DamagedEntry } from './list/damaged-entry';
+import { LongList } from './list/long-list';
+import { OrderEntry } from './list/order-entry';
 
 /** So many orders are simply listed; of more only those that can be seen are drawn. */
 const MOST_LISTED = 60;

@@ -1,6 +1,6 @@
 import { Routes } from '@angular/router';
 import { ArrangeRoom } from './arrange-room';
-import { OrderView } from './order-view';
+import { OrderView } from './order/order-view';
 
 export const ARRANGE_ROUTES: Routes = [
   {
@@ -11,23 +11,23 @@ export const ARRANGE_ROUTES: Routes = [
       {
         path: 'new',
         data: { id: 'new' },
-        loadComponent: () => import('./order-editor').then((module) => module.OrderEditor),
+        loadComponent: () => import('./make/order-editor').then((module) => module.OrderEditor),
       },
       {
         path: 'new/rule',
-        loadComponent: () => import('./rule-maker').then((module) => module.RuleMaker),
+        loadComponent: () => import('./make/rule-maker').then((module) => module.RuleMaker),
       },
       {
         path: 'new/recipe',
-        loadComponent: () => import('./recipe-maker').then((module) => module.RecipeMaker),
+        loadComponent: () => import('./make/recipe-maker').then((module) => module.RecipeMaker),
       },
       {
         path: 'new/bank',
-        loadComponent: () => import('./bank-maker').then((module) => module.BankMaker),
+        loadComponent: () => import('./make/bank-maker').then((module) => module.BankMaker),
       },
       {
         path: 'new/random',
-        loadComponent: () => import('./random-maker').then((module) => module.RandomMaker),
+        loadComponent: () => import('./make/random-maker').then((module) => module.RandomMaker),
       },
       { path: ':id', component: OrderView, data: { view: 'cards' } },
       { path: ':id/rule', component: OrderView, data: { view: 'rule' } },
@@ -35,10 +35,10 @@ export const ARRANGE_ROUTES: Routes = [
       { path: ':id/check', component: OrderView, data: { view: 'check' } },
       { path: ':id/compare', component: OrderView, data: { view: 'compare' } },
       { path: ':id/ask', component: OrderView, data: { view: 'ask' } },
-      { path: ':id/crib', loadComponent: () => import('./crib').then((module) => module.Crib) },
+      { path: ':id/crib', loadComponent: () => import('./order/crib').then((module) => module.Crib) },
       {
         path: ':id/edit',
-        loadComponent: () => import('./order-editor').then((module) => module.OrderEditor),
+        loadComponent: () => import('./make/order-editor').then((module) => module.OrderEditor),
       },
     ],
   },

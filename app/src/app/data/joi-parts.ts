@@ -1,5 +1,6 @@
 import type Joi from 'joi';
-import { cardList, formatCard, formatOrder, isCard, parseCard, Part, Problem } from '@enumeron/core/deck';
+import { cardList, isCard, parseCard, Part, Problem } from '@enumeron/core/deck';
+import { parseOrigin } from '@enumeron/core/file/arrange/origin';
 import { parseName } from '@enumeron/core/file/formats/name';
 
 /** What the schemas of several kinds are made of. */
@@ -13,6 +14,8 @@ export interface JoiParts {
   readonly card: Joi.Schema;
   /** A whole pack or a part of one, each card once: numbers, or short names with blanks between them. */
   readonly cards: Joi.Schema;
+  /** How an order was made. */
+  readonly origin: Joi.Schema;
   /** What core reads. */
   craft(part: Part): Joi.Schema;
 }
@@ -30,13 +33,6 @@ const cardsOf = (value: unknown): unknown =>
 
 const timeOf = (value: unknown): unknown =>
   typeof value === 'string' && /^\d{4}-\d\d-\d\dT/.test(value) ? Date.parse(value) : value;
-
-/** How a row's times, cards and packs stand in a file. */
-export const inFile = {
-  time: (time: number): string => new Date(time).toISOString(),
-  formatCard,
-  formatOrder,
-};
 
 export const joiParts = (joi: Joi.Root): JoiParts => {
   /** A value that a function takes or refuses; the problem comes out as it is. */
@@ -75,5 +71,9 @@ export const joiParts = (joi: Joi.Root): JoiParts => {
       return isCard(value) ? { value } : { problem: { what: 'This is no card.', remedy: 'Write it as 7D.' } };
     }),
     cards: craft(cardList(1), cardsOf).required(),
+    origin: craft((value) => {
+      const outcome = parseOrigin(value);
+      return outcome.ok ? undefined : outcome.problems[0];
+    }),
   };
 };

@@ -1,12 +1,11 @@
+import { FieldValue, Values } from '@enumeron/core/form';
 import { computed, inject, Injectable, Signal } from '@angular/core';
 import { Journal } from '../data/journal';
 import { onlyPlace } from '../data/kind';
-import { FieldValue, PATTERNS_TOLD } from '../data/kinds/patterns';
+import { PATTERNS_TOLD } from '../data/kinds/patterns';
 import { Rows } from '../data/rows';
 
 const PLACE = onlyPlace(PATTERNS_TOLD);
-
-export type Values = Readonly<Partial<Record<string, FieldValue>>>;
 
 /** The values with one of them changed; undefined takes it away. */
 export const withValue = (values: Values, name: string, value: FieldValue | undefined): Values => {

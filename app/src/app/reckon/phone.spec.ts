@@ -9,9 +9,9 @@ import { sampleOrders } from '../data/sample';
 import { FactsStore } from '../pack/facts.store';
 import { PackStore } from '../pack/pack.store';
 import { WantedStore } from '../pack/wanted.store';
-import { CardAtNumber } from './card-at-number';
-import { FactsView } from './facts-view';
-import { PatternView } from './pattern-view';
+import { CardAtNumber } from './at-number/card-at-number';
+import { FactsView } from './facts/facts-view';
+import { PatternView } from './patterns/pattern-view';
 
 const [tidemark] = sampleOrders();
 const card = (name: string): Card => parseCard(name) as Card;

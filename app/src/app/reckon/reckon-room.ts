@@ -3,7 +3,7 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router, RouterOutlet } from '@angular/router';
 import { filter, map, startWith } from 'rxjs';
 import { LatelyStore } from '../data/lately.store';
-import { WayList } from './way-list';
+import { WayList } from './ways/way-list';
 
 /** I saw this, they named that: what do I do? Each way in has the one shape: seen, known, wanted, do. */
 @Component({

@@ -1,5 +1,5 @@
 import { Routes } from '@angular/router';
-import { CardAtNumber } from './card-at-number';
+import { CardAtNumber } from './at-number/card-at-number';
 import { ReckonRoom } from './reckon-room';
 
 export const RECKON_ROUTES: Routes = [
@@ -8,10 +8,19 @@ export const RECKON_ROUTES: Routes = [
     component: ReckonRoom,
     children: [
       { path: '', pathMatch: 'full', component: CardAtNumber },
-      { path: 'seen', loadComponent: () => import('./facts-view').then((module) => module.FactsView) },
-      { path: 'shuffled', loadComponent: () => import('./moved-view').then((module) => module.MovedView) },
-      { path: 'map', loadComponent: () => import('./handling-map').then((module) => module.HandlingMap) },
-      { path: ':path', loadComponent: () => import('./pattern-view').then((module) => module.PatternView) },
+      { path: 'seen', loadComponent: () => import('./facts/facts-view').then((module) => module.FactsView) },
+      {
+        path: 'shuffled',
+        loadComponent: () => import('./patterns/moved-view').then((module) => module.MovedView),
+      },
+      {
+        path: 'map',
+        loadComponent: () => import('./at-number/handling-map').then((module) => module.HandlingMap),
+      },
+      {
+        path: ':path',
+        loadComponent: () => import('./patterns/pattern-view').then((module) => module.PatternView),
+      },
     ],
   },
 ];

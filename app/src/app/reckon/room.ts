@@ -1,6 +1,6 @@
 import { Room } from '../shared/room';
 import { RECKON_ROUTES } from './reckon.routes';
-import { WAYS } from './ways';
+import { WAYS } from './ways/ways';
 
 export const RECKON: Room = {
   key: '3',

@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { Card, Order, showCard } from '@enumeron/core/deck';
 import { MatButton } from '@angular/material/button';
-import { CardPad } from './card-pad';
-import { EntryField } from './entry-field';
-import { cardCompleter, cardReader } from './reading';
-import { ThumbPad } from './thumb-pad';
+import { CardPad } from './form/card-pad';
+import { EntryField } from './form/entry-field';
+import { cardCompleter, cardReader } from './form/reading';
+import { ThumbPad } from './form/thumb-pad';
 import { Viewport } from './viewport';
 
 /**

@@ -5,7 +5,7 @@ import { handSum } from '@enumeron/core/reckon';
 import { render } from '../../testing/render';
 import { sampleOrders } from '../data/sample';
 import { CardFace } from './card-face';
-import { CardPad } from './card-pad';
+import { CardPad } from './form/card-pad';
 import { CardText } from './card-text';
 import { faceOf } from './face';
 import { HandSum } from './hand-sum';

@@ -1,8 +1,8 @@
 import { Routes } from '@angular/router';
+import { Values } from '@enumeron/core/form';
 import { Fact } from '@enumeron/core/reckon/facts';
 import { Line } from '../data/kind';
 import { Samples } from '../data/samples';
-import { Values } from '../pack/patterns.store';
 
 /** One way into a room: the ask line opens it by its words. */
 export interface WayIn {

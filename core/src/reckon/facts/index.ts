@@ -10,5 +10,6 @@ export {
   POSSIBLE,
 } from './deduce';
 export { describeFact, FACT, type Fact, parseFact } from './fact';
+export { FACT_FORMS, type FactForm } from './factForms';
 export { type Unknown } from './factSteps';
 export { describeState, reckonFacts, sayTally } from './sayDeduction';

@@ -6,6 +6,7 @@ import { cards } from '../../moves/wording';
 import { add, result, start } from '../handSum';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
 import { BankInPack, bankInPack } from './bankInPack';
+import { bankOf, num, numberField, ofBank, Pattern } from './pattern';
 
 /** A count as one says it who counts by fives: `23 = 4 fives and 3`. */
 export const byFives = (count: number): string => {
@@ -77,4 +78,14 @@ export const reckonBankPacket = (now: Order, bank: Bank, size: number): Reckoned
       result(size - from + 1, `of the bank: ${showCard(card)}`),
     ],
   });
+};
+
+/** How it is asked. */
+export const PACKET: Pattern = {
+  path: 'packet',
+  lead: 'A packet is lifted and counted by fives: which bank card is at its face?',
+  fields: [numberField('size', 'Cards in the packet', 'How many cards are in the packet?')],
+  example: (pack) => ({ size: pack.now.indexOf(ofBank(pack)) + 1 }),
+  needsBank: true,
+  reckon: (values, pack) => reckonBankPacket(pack.now, bankOf(pack), num(values, 'size')),
 };

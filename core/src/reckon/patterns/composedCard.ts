@@ -5,6 +5,7 @@ import { Order, placeOf } from '../../deck/order';
 import { cut } from '../../moves/cut';
 import { add, result, start } from '../handSum';
 import { KnownFact, Reckoned, reckoned, unreckoned } from '../reckoning';
+import { cardField, cardAtPart, num, Pattern } from './pattern';
 
 const WAYS: readonly ComposedWay[] = ['rank then suit', 'suit then rank'];
 
@@ -65,4 +66,13 @@ export const reckonComposedCard = (now: Order, first: Card): Reckoned => {
     ],
     moves: place === 1 ? [] : [{ kind: 'cut', count: place - 1 }],
   });
+};
+
+/** How it is asked. */
+export const COMPOSED_CARD: Pattern = {
+  path: 'composed-card',
+  lead: 'Two cards are laid aside from the top of a cut: they name a third. Where does it lie?',
+  fields: [cardField('first', 'The first of the two', 'Which is the first of the two cards?')],
+  example: ({ now }) => ({ first: cardAtPart(now, 0.5) }),
+  reckon: (values, { now }) => reckonComposedCard(now, num(values, 'first')),
 };

@@ -7,6 +7,7 @@ import { BankInPack, bankInPack, bankPlaces } from './bankInPack';
 import { add, result, start } from '../handSum';
 import { cutChances } from '../../odds/cutChances';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
+import { bankOf, cardField, num, ofBank, Pattern } from './pattern';
 
 const percent = (chance: number): string => `${(chance * 100).toFixed(0)} %`;
 
@@ -90,4 +91,14 @@ export const reckonCountDown = (now: Order, bank: Bank, face: Card): Reckoned =>
     marks: [...marks, { place: at, mark: 'seen' }],
     moves: mod(at, now.length) === 0 ? [] : [{ kind: 'cut', count: at }],
   });
+};
+
+/** How it is asked. */
+export const COUNT_DOWN: Pattern = {
+  path: 'count-down',
+  lead: 'The selection lies behind a bank. A cut shows a bank card at the face: where is it now?',
+  fields: [cardField('face', 'At the face', 'Which card is at the face?')],
+  example: (pack) => ({ face: ofBank(pack) }),
+  needsBank: true,
+  reckon: (values, pack) => reckonCountDown(pack.now, bankOf(pack), num(values, 'face')),
 };

@@ -4,6 +4,7 @@ import { Order, placeOf } from '../../deck/order';
 import { Move, placeAfterMove } from '../../moves/move';
 import { add, result, start, SumLine } from '../handSum';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
+import { cardField, cardAtPart, list, num, Pattern } from './pattern';
 
 /**
  * Where a card ends when so many are counted singly and dropped back, again and again.
@@ -60,4 +61,21 @@ export const reckonDealtBack = (now: Order, card: Card, counts: readonly number[
     ],
     moves: counts.map((count): Move => ({ kind: 'deal', count })),
   });
+};
+
+/** How it is asked. */
+export const DEALT_BACK: Pattern = {
+  path: 'dealt-back',
+  lead: 'So many are counted singly and dropped back, in rounds. Where does the card end?',
+  fields: [
+    cardField('card', 'The card', 'Which card is followed?'),
+    {
+      name: 'counts',
+      label: 'Counted in each round',
+      asks: 'How many are counted in each round?',
+      kind: 'numbers',
+    },
+  ],
+  example: ({ now }) => ({ card: cardAtPart(now, 0.1), counts: [9, 14] }),
+  reckon: (values, { now }) => reckonDealtBack(now, num(values, 'card'), list(values, 'counts')),
 };

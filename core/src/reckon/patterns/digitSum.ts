@@ -4,6 +4,7 @@ import { cardAt, Order } from '../../deck/order';
 import { cards } from '../../moves/wording';
 import { add, result, start } from '../handSum';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
+import { num, Pattern, setupField } from './pattern';
 
 /** The sum of a number's decimal digits. */
 export const digitSum = (count: number): number =>
@@ -91,4 +92,23 @@ export const reckonNextRanks = (now: Order, first: Rank, second: Rank, prepared:
       { place: count + 2, mark: 'seen' },
     ],
   });
+};
+
+/** How it is asked. */
+export const NEXT_RANKS: Pattern = {
+  path: 'next-ranks',
+  lead: 'The ranks of the next two cards at a cut add up to the cards in the packet.',
+  fields: [
+    { name: 'first', label: 'The next rank', asks: 'What is the next rank?', kind: 'rank' },
+    { name: 'second', label: 'And the one after', asks: 'What is the rank after it?', kind: 'rank' },
+    setupField('prepared', 'Prepared place', 10),
+  ],
+  example: () => ({ first: 4, second: 9 }),
+  reckon: (values, { now }) =>
+    reckonNextRanks(
+      now,
+      num(values, 'first') as Rank,
+      num(values, 'second') as Rank,
+      num(values, 'prepared'),
+    ),
 };

@@ -4,6 +4,7 @@ import { Order, placeOf } from '../../deck/order';
 import { Move } from '../../moves/move';
 import { add, result, start } from '../handSum';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
+import { cardField, num, Pattern } from './pattern';
 
 /** The cards between two in an order, going down from the upper one, round the pack where need be. */
 export const cardsBetween = (order: Order, above: Card, below: Card): Card[] | undefined => {
@@ -84,4 +85,16 @@ export const reckonGap = (now: Order, above: Card, below: Card): Reckoned => {
       { place: placeOf(now, below) ?? 1, mark: 'seen' },
     ],
   });
+};
+
+/** How it is asked. */
+export const GAP: Pattern = {
+  path: 'gap',
+  lead: 'One or two cards were taken; you see what lies above and below the gap.',
+  fields: [
+    cardField('above', 'Above the gap', 'Which card lies above the gap?'),
+    cardField('below', 'Below the gap', 'Which card lies below the gap?'),
+  ],
+  example: ({ now }) => ({ above: now[1], below: now[3 % now.length] }),
+  reckon: (values, { now }) => reckonGap(now, num(values, 'above'), num(values, 'below')),
 };

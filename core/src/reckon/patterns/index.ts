@@ -16,6 +16,8 @@ export {
   type NumberLine,
   reckonNumberLine,
 } from './numberLine';
+export { type Pattern, type PatternPack } from './pattern';
+export { PATTERNS } from './patterns';
 export { reckonShortGroup } from './shortGroup';
 export { reckonTwoCards } from './twoCards';
 export { type Prediction, reckonTwoCuts } from './twoCuts';

@@ -10,6 +10,7 @@ import { KnownFact, Reckoned, reckoned, unreckoned } from '../reckoning';
 import { bankInPack } from './bankInPack';
 import { cutChances } from '../../odds/cutChances';
 import { Estimate, estimate } from '../../odds/interval';
+import { bankOf, cardField, num, numberField, ofBank, Pattern, setupField } from './pattern';
 
 /** The next card of a bank in front of a key card, going up from it; undefined where there is none. */
 export const bankCardBefore = (now: Order, bank: readonly Card[], key: Card): Card | undefined => {
@@ -249,4 +250,26 @@ export const reckonKeyCard = (
       { place: placeOf(now, card) ?? 1, mark: 'wanted' },
     ],
   });
+};
+
+/** How it is asked. */
+export const KEY_CARD_PATTERN: Pattern = {
+  path: 'key-card',
+  lead: 'The next bank card in front of the key leads to the selection. How sure is that?',
+  fields: [
+    cardField('key', 'The key card', 'Which is the key card?'),
+    numberField('riffles', 'Riffles', 'How many riffles?', { start: 1, most: 5 }),
+    setupField('spread', 'Stops spread about the middle by', 6),
+  ],
+  example: (pack) => ({ key: ofBank(pack) }),
+  needsBank: true,
+  reckon: (values, pack) =>
+    reckonKeyCard(
+      pack.now,
+      bankOf(pack),
+      num(values, 'key'),
+      num(values, 'riffles'),
+      pack.estimates,
+      num(values, 'spread'),
+    ),
 };

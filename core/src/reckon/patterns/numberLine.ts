@@ -7,6 +7,7 @@ import { cards } from '../../moves/wording';
 import { add, placeSum, result, start, SumLine } from '../handSum';
 import { cutBetween, offsetOf } from '../../deck/offset';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
+import { cardField, maybe, num, numberField, Pattern, setupField } from './pattern';
 
 /** A card that is called out, and the place (from 1) where it lies. */
 export interface Call {
@@ -255,4 +256,43 @@ export const reckonNumberLine = (home: Order, now: Order, setup: LineSetup, told
     marks: [{ place, mark: 'wanted' }, ...(stop ? [{ place: stop.number, mark: 'number' } as const] : [])],
     moves: [...moves, ...(stop?.move ? [stop.move] : [])],
   });
+};
+
+/** How it is asked. */
+export const NUMBER_LINE: Pattern = {
+  path: 'number-line',
+  lead: 'You call cards until they say stop, then run along numbers until they say stop again.',
+  fields: [
+    cardField('key', 'Key card at the face', 'Which card is at the face?', { optional: true }),
+    cardField('stopped', 'Called when they said stop', 'At which card did they say stop?', {
+      optional: true,
+    }),
+    numberField('number', 'Number when they said stop', 'At which number did they say stop?', {
+      optional: true,
+    }),
+    numberField('below', 'No stack: cards below the key', 'How many cards lie below the key?', {
+      optional: true,
+      least: 0,
+    }),
+    setupField('lead', 'Row and line of', 20),
+    setupField('decoys', 'Cards called before the row', 2, { least: 0, most: 3 }),
+    setupField('before', 'Invite the stop before the card by', 10, { least: 0 }),
+  ],
+  reckon: (values, { home, now, shift }) =>
+    reckonNumberLine(
+      home,
+      now,
+      {
+        lead: num(values, 'lead'),
+        decoys: num(values, 'decoys'),
+        before: num(values, 'before'),
+        easy: shift,
+      },
+      {
+        key: maybe(values, 'key'),
+        stopped: maybe(values, 'stopped'),
+        below: maybe(values, 'below'),
+        number: maybe(values, 'number'),
+      },
+    ),
 };

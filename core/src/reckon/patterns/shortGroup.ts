@@ -3,6 +3,7 @@ import { showCard, showRank } from '../../deck/notation';
 import { Order, placeOf } from '../../deck/order';
 import { applyMove, Move } from '../../moves/move';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
+import { list, num, Pattern } from './pattern';
 
 /** Three cards that lead to a missing one: one of the other colour, one of its rank, one of its suit. */
 export interface Pointers {
@@ -109,4 +110,23 @@ const markAt = (
 ): { readonly place: number; readonly mark: 'missing' | 'wanted' }[] => {
   const place = placeOf(now, card);
   return place === undefined ? [] : [{ place, mark }];
+};
+
+/** How it is asked. */
+export const SHORT_GROUP: Pattern = {
+  path: 'short-group',
+  lead: 'After a shuffle one group of like ranks is short. Which card is it, and which three lead to it?',
+  fields: [
+    { name: 'rank', label: 'The short rank', asks: 'Which rank is short?', kind: 'rank' },
+    {
+      name: 'suits',
+      label: 'Suits that are there',
+      asks: 'Which suits of it are there?',
+      kind: 'suits',
+      optional: true,
+    },
+  ],
+  example: () => ({ rank: 7, suits: [0, 1, 3] }),
+  reckon: (values, { now }) =>
+    reckonShortGroup(now, num(values, 'rank') as Rank, list(values, 'suits') as readonly Suit[]),
 };

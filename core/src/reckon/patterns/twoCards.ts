@@ -6,6 +6,7 @@ import { cards } from '../../moves/wording';
 import { add, result, start } from '../handSum';
 import { cutBetween } from '../../deck/offset';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
+import { cardField, cardAtPart, num, numberField, Pattern } from './pattern';
 
 /**
  * Two cards at two numbers: their card comes to my number by one cut, and that decides which card lies at their
@@ -59,4 +60,22 @@ export const reckonTwoCards = (now: Order, card: Card, mine: number, theirs: num
     ],
     moves: count === 0 ? [] : [{ kind: 'cut', count }],
   });
+};
+
+/** How it is asked. */
+export const TWO_CARDS: Pattern = {
+  path: 'two-cards',
+  lead: 'Their card comes to your number; which card do you claim for theirs?',
+  fields: [
+    cardField('card', 'Their card', 'Which is their card?'),
+    numberField('mine', 'Your number', 'Which is your number?'),
+    numberField('theirs', 'Their number', 'Which is their number?'),
+  ],
+  example: ({ now }) => ({
+    card: cardAtPart(now, 0.4),
+    mine: Math.ceil(now.length / 4),
+    theirs: now.length - 2,
+  }),
+  reckon: (values, { now }) =>
+    reckonTwoCards(now, num(values, 'card'), num(values, 'mine'), num(values, 'theirs')),
 };

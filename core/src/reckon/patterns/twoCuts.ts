@@ -4,6 +4,7 @@ import { Order, placeOf } from '../../deck/order';
 import { cards, ordinal } from '../../moves/wording';
 import { add, result, start } from '../handSum';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
+import { cardField, cardAtPart, num, Pattern, setupField } from './pattern';
 
 /** A packet of numbered cards behind some plain ones: a prediction for every number of its range. */
 export interface Prediction {
@@ -153,4 +154,26 @@ export const reckonTwoCuts = (
       { place: 1, mark: 'wanted' },
     ],
   });
+};
+
+/** How it is asked. */
+export const TWO_CUTS: Pattern = {
+  path: 'two-cuts',
+  lead: 'A packet is cut and turned over onto the pack, then a deeper one.',
+  fields: [
+    cardField('first', 'At the first cut', 'Which card was at the first cut?'),
+    cardField('second', 'At the deeper cut', 'Which card was at the deeper cut?'),
+    setupField('plain', 'Plain cards on the prediction', 4, { least: 0 }),
+    setupField('from', 'Numbers from', 5),
+    setupField('to', 'Numbers to', 24),
+    setupField('markEvery', 'One marked in (0: none)', 5, { least: 0 }),
+  ],
+  example: ({ now }) => ({ first: cardAtPart(now, 0.25), second: cardAtPart(now, 0.5) }),
+  reckon: (values, { now }) =>
+    reckonTwoCuts(now, num(values, 'first'), num(values, 'second'), {
+      plain: num(values, 'plain'),
+      from: num(values, 'from'),
+      to: num(values, 'to'),
+      markEvery: num(values, 'markEvery'),
+    }),
 };

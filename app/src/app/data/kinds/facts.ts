@@ -1,6 +1,6 @@
 import { cardList, Card, listOf } from '@enumeron/core/deck';
 import { FACT, Fact } from '@enumeron/core/file/reckon/facts/fact';
-import { inFile } from '../joi-parts';
+import { inFile } from '../in-file';
 import { single } from '../kind';
 
 /** The most facts that are told of one pack. */

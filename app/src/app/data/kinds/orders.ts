@@ -1,7 +1,7 @@
-import { Origin, parseOrigin } from '@enumeron/core/file/arrange/origin';
+import type { Origin } from '@enumeron/core/file/arrange/origin';
 import { Card } from '@enumeron/core/deck';
 import { makeName } from '@enumeron/core/file/formats/name';
-import { inFile } from '../joi-parts';
+import { inFile } from '../in-file';
 import { Kind } from '../kind';
 
 /** A stored order, top card first. Samples belong to the demo world and are not edited in place. */
@@ -31,8 +31,7 @@ const mendedOrigin = (origin: unknown): unknown => {
       return [...(value as unknown[]), false, false, false, false].slice(0, 4);
     return name === 'seed' && typeof value === 'number' && !Number.isSafeInteger(value) ? value | 0 : value;
   });
-  const mended: unknown = JSON.parse(text);
-  return parseOrigin(mended).ok ? mended : origin;
+  return JSON.parse(text) as unknown;
 };
 
 export const ORDERS: Kind<OrderRow> = {
@@ -44,16 +43,13 @@ export const ORDERS: Kind<OrderRow> = {
   line: 'table',
   inBackup: true,
   most: 20_000,
-  schema: (joi, { cards, craft, key, name, time }) =>
+  schema: (joi, { cards, key, name, origin, time }) =>
     joi.object({
       id: key,
       name,
       cards,
       sample: joi.boolean().required(),
-      origin: craft((value) => {
-        const outcome = parseOrigin(value);
-        return outcome.ok ? undefined : outcome.problems[0];
-      }),
+      origin,
       made: time,
       changed: time,
     }),

@@ -1,7 +1,8 @@
 import { LAID_PACK, LaidPack, Problem, shape } from '@enumeron/core/deck';
 import { makeName } from '@enumeron/core/file/formats/name';
 import type Joi from 'joi';
-import { inFile, JoiParts } from '../joi-parts';
+import { inFile } from '../in-file';
+import type { JoiParts } from '../joi-parts';
 import { single } from '../kind';
 import { TIDEMARK } from '../tidemark';
 

@@ -1,13 +1,11 @@
 import { LARGEST_PACK } from '@enumeron/core/deck';
+import { Values } from '@enumeron/core/form';
 import { single } from '../kind';
-
-/** What a field of a pattern holds. */
-export type FieldValue = number | boolean | readonly number[];
 
 /** What was told to each pattern of Reckon, by its address and the field's name. */
 export interface PatternsRow {
   readonly id: 'patterns';
-  readonly values: Readonly<Partial<Record<string, Readonly<Partial<Record<string, FieldValue>>>>>>;
+  readonly values: Readonly<Partial<Record<string, Values>>>;
 }
 
 /** The longest address of a pattern, and name of a field. */

@@ -1,5 +1,5 @@
 import { Card, isCard, LARGEST_PACK } from '@enumeron/core/deck';
-import { inFile } from '../joi-parts';
+import { inFile } from '../in-file';
 import { single } from '../kind';
 
 /** The card and the number that were named. */

@@ -1,5 +1,5 @@
+import { Values } from '@enumeron/core/form';
 import { Fact } from '@enumeron/core/reckon/facts';
-import { Values } from '../../pack/patterns.store';
 import { ROOMS } from '../../rooms';
 import { Room, WayIn } from '../../shared/room';
 import { Completion, Intent, Reply } from './reply';

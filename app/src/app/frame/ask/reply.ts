@@ -1,8 +1,8 @@
+import { Values } from '@enumeron/core/form';
 import { Card, Order } from '@enumeron/core/deck';
 import { Move } from '@enumeron/core/moves';
 import { Tolerance } from '@enumeron/core/reckon';
 import { Fact } from '@enumeron/core/reckon/facts';
-import { Values } from '../../pack/patterns.store';
 import { Room, WayIn } from '../../shared/room';
 
 /** What the ask line was asked to do. */

@@ -1,0 +1,77 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
+import { Router, RouterLink } from '@angular/router';
+import { Undoing } from '../../data/undoing';
+import { fileNameFor, ORDER_FILES, OrderFileKind } from '../../data/order-files';
+import { OrdersStore } from '../../data/orders.store';
+import { OrderRow } from '../../data/kinds/orders';
+import { PackStore } from '../../pack/pack.store';
+import { download } from '../../shared/download';
+import { Notices } from '../../shared/notices';
+import { once } from '../../shared/once';
+
+/** What can be done with one order as a whole. */
+@Component({
+  selector: 'en-order-actions',
+  imports: [MatButton, MatMenu, MatMenuItem, MatMenuTrigger, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './order-actions.html',
+  styles: `
+    :host {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 10px;
+      margin-top: 18px;
+    }
+    @media (max-width: 699.98px) {
+      :host > * {
+        min-height: 44px;
+      }
+    }
+  `,
+})
+export class OrderActions {
+  private readonly router = inject(Router);
+  private readonly store = inject(OrdersStore);
+  protected readonly pack = inject(PackStore);
+  private readonly undoing = inject(Undoing);
+  private readonly notices = inject(Notices);
+
+  readonly order = input.required<OrderRow>();
+  readonly renamed = output();
+  protected readonly inUse = computed(() => this.order().id === this.pack.pack().orderId);
+  protected readonly besideIs = computed(() => this.order().id === this.pack.beside()?.orderId);
+  protected readonly fileKinds = ORDER_FILES;
+
+  protected async use(): Promise<void> {
+    await this.pack.use(this.order());
+    this.offerUndo(`The pack is in ${this.order().name} now.`);
+  }
+
+  protected async keepBeside(): Promise<void> {
+    await this.pack.keepBeside(this.order());
+    this.offerUndo(`${this.order().name} lies beside the pack. x takes the other one in hand.`);
+  }
+
+  protected readonly duplicate = once('duplicate an order', async () => {
+    const id = await this.store.duplicate(this.order());
+    await this.router.navigate(['/arrange', id]);
+  });
+
+  protected readonly remove = once('delete an order', async () => {
+    const { name } = this.order();
+    await this.store.remove(this.order());
+    this.offerUndo(`${name} is deleted.`);
+    await this.router.navigate(['/arrange']);
+  });
+
+  protected async saveAs(kind: OrderFileKind): Promise<void> {
+    const { name, cards } = this.order();
+    download(await kind.make(name, cards), fileNameFor(name, kind), kind.type);
+  }
+
+  private offerUndo(sentence: string): void {
+    void this.notices.offerUndo(sentence, () => this.undoing.undo('table'));
+  }
+}

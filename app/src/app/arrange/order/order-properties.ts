@@ -1,0 +1,65 @@
+import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
+import { MatProgressBar } from '@angular/material/progress-bar';
+import { adjacentMatesChance } from '@enumeron/core/odds';
+import { measureSpread, properties, Property, SpreadMeasure, spreadPercentile } from '@enumeron/core/arrange';
+import { Card, FULL_PACK, numberOrder } from '@enumeron/core/deck';
+import { RouterLink } from '@angular/router';
+import { CardText } from '../../shared/card-text';
+import { jobView } from '../../workers/job-view';
+
+/** How many shuffled packs an order is held against. */
+const PACKS = 20_000;
+const SEED = 52;
+
+const MEASURE_WORDS: Readonly<Record<SpreadMeasure, string>> = {
+  colourRun: 'longest run of a colour',
+  suitRun: 'longest run of a suit',
+  likeRanks: 'neighbours of like rank',
+  sequences: 'neighbours in sequence',
+};
+
+/** What an order can do, each with its proof, and how shuffled it looks when it is spread face up. */
+@Component({
+  selector: 'en-order-properties',
+  imports: [CardText, MatProgressBar, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './order-properties.html',
+  styleUrl: './order-properties.scss',
+})
+export class OrderProperties {
+  readonly order = input.required<readonly Card[]>();
+  readonly orderId = input.required<string>();
+
+  protected readonly properties = computed(() => properties(this.order()));
+  protected readonly opened = signal<string | undefined>(undefined);
+
+  /** How common the coincidence is that is often taken for a rare one; for a full pack. */
+  protected readonly matesChance = (adjacentMatesChance(FULL_PACK / 2) * 100).toFixed(1);
+
+  /** Which cards are in the pack decides what shuffled packs show, and nothing else. */
+  private readonly shuffles = jobView('spreads', () => ({
+    pack: this.order().length === 0 ? numberOrder() : [...this.order()].sort((a, b) => a - b),
+    packs: PACKS,
+    seed: SEED,
+  }));
+  protected readonly simulation = computed(() => {
+    const job = this.shuffles();
+    if (job?.kind === 'ended') return { done: 1, counts: job.result };
+    return { done: job?.kind === 'running' ? job.progress / PACKS : 0, failed: job?.kind === 'failed' };
+  });
+
+  /** Each measure, its value in this order, and of 100 shuffled packs how many look at least as orderly. */
+  protected readonly looks = computed(() => {
+    const { counts } = this.simulation();
+    const spread = measureSpread(this.order());
+    return (Object.keys(MEASURE_WORDS) as SpreadMeasure[]).map((measure) => ({
+      words: MEASURE_WORDS[measure],
+      value: spread[measure],
+      percentile: counts && Math.round(spreadPercentile(counts, measure, spread[measure])),
+    }));
+  });
+
+  protected toggle({ id }: Property): void {
+    this.opened.set(this.opened() === id ? undefined : id);
+  }
+}

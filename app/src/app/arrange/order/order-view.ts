@@ -1,0 +1,63 @@
+import { DatePipe } from '@angular/common';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { headRecipe } from '@enumeron/core/arrange';
+import { OrdersStore } from '../../data/orders.store';
+import { OrderRow } from '../../data/kinds/orders';
+import { PackStore } from '../../pack/pack.store';
+import { OrderSheet } from '../../shared/order-sheet';
+import { HeadRecipeView } from './head-recipe';
+import { NameForm } from './name-form';
+import { OrderActions } from './order-actions';
+import { OrderProperties } from './order-properties';
+import { PackCheck } from '../put/pack-check';
+import { CompareView } from './compare-view';
+import { OrderQuestion } from './order-question';
+import { PutInOrder } from '../put/put-in-order';
+import { MissingPart } from '../../shared/missing-part';
+
+/** One order: its cards, how it was made, how to put a pack into it and whether a pack is in it. */
+@Component({
+  selector: 'en-order-view',
+  imports: [
+    MissingPart,
+    DatePipe,
+    HeadRecipeView,
+    NameForm,
+    OrderActions,
+    OrderProperties,
+    OrderSheet,
+    PackCheck,
+    RouterLink,
+    CompareView,
+    OrderQuestion,
+    PutInOrder,
+  ],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './order-view.html',
+  styleUrl: './order-view.scss',
+})
+export class OrderView {
+  private readonly store = inject(OrdersStore);
+  private readonly pack = inject(PackStore);
+
+  /** From the address; without one, the order that the pack is in. */
+  readonly id = input<string>();
+  /** Which of its sheets is open; from the route. */
+  readonly view = input<'cards' | 'rule' | 'sort' | 'check' | 'compare' | 'ask'>('cards');
+
+  private readonly wanted = computed(() => this.id() ?? this.pack.pack().orderId);
+  protected readonly loaded = computed(() => this.store.isRead(this.wanted()));
+  protected readonly order = computed(() => this.store.find(this.wanted()));
+  protected readonly inUse = computed(() => this.order()?.id === this.pack.pack().orderId);
+  protected readonly headRecipe = computed(() => {
+    const origin = this.order()?.origin;
+    return origin?.kind === 'rule' ? headRecipe(origin.rule) : undefined;
+  });
+  protected readonly renaming = signal(false);
+
+  protected async rename(order: OrderRow, name: string): Promise<void> {
+    this.renaming.set(false);
+    if (name !== order.name) await this.store.rename(order, name);
+  }
+}

@@ -1,0 +1,64 @@
+import { ChangeDetectionStrategy, Component, computed, effect, input, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatFormField, MatLabel } from '@angular/material/form-field';
+import { MatInput } from '@angular/material/input';
+import { MatProgressBar } from '@angular/material/progress-bar';
+import { orderByRule, suitLayout } from '@enumeron/core/arrange';
+import { Card } from '@enumeron/core/deck';
+import { describeMove } from '@enumeron/core/moves';
+import { CardText } from '../../shared/card-text';
+import { jobView } from '../../workers/job-view';
+import { FACTORIES } from './factories';
+
+/** From a new pack to the order: suit by suit, or by a short row of weaves, cuts and reversals. */
+@Component({
+  selector: 'en-factory-guide',
+  imports: [CardText, MatButton, MatFormField, MatInput, MatLabel, MatProgressBar],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './factory-guide.html',
+  styleUrl: './factory-guide.scss',
+})
+export class FactoryGuide {
+  readonly order = input.required<readonly Card[]>();
+
+  protected readonly factories = FACTORIES;
+  protected readonly factory = signal(FACTORIES[0]);
+  protected readonly layout = computed(() => suitLayout(this.order()));
+
+  /** Whether a row of moves is searched for, and whether that search was stopped for a while. */
+  protected readonly searching = signal(false);
+  protected readonly held = signal(false);
+  protected readonly search = jobView(
+    'route',
+    () => {
+      const outcome = orderByRule(this.factory().rule);
+      return this.searching() && outcome.ok ? { from: outcome.order, to: this.order() } : undefined;
+    },
+    this.held,
+  );
+  protected readonly progress = computed(() => {
+    const search = this.search();
+    return search?.kind === 'running' ? search.progress : undefined;
+  });
+  protected readonly route = computed(() => {
+    const search = this.search();
+    return search?.kind === 'ended' ? { moves: search.result?.map(describeMove) } : undefined;
+  });
+
+  constructor() {
+    // It can be begun again.
+    effect(() => {
+      if (this.search()?.kind === 'failed') this.searching.set(false);
+    });
+  }
+
+  protected begin(): void {
+    this.held.set(false);
+    this.searching.set(true);
+  }
+
+  protected choose(name: string): void {
+    this.searching.set(false);
+    this.factory.set(FACTORIES.find((each) => each.name === name) ?? FACTORIES[0]);
+  }
+}

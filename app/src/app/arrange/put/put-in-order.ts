@@ -1,0 +1,76 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
+import { freedomFor } from '@enumeron/core/arrange';
+import { Card } from '@enumeron/core/deck';
+import { Undoing } from '../../data/undoing';
+import { OrderRow } from '../../data/kinds/orders';
+import { PackStore } from '../../pack/pack.store';
+import { Notices } from '../../shared/notices';
+import { FactoryGuide } from './factory-guide';
+import { FreeGuide } from './free-guide';
+import { SortingGuide } from './sorting-guide';
+
+type From = 'as the cards come' | 'shuffled' | 'new';
+
+/** How to put a real pack into an order, from whatever it is in now. */
+@Component({
+  selector: 'en-put-in-order',
+  imports: [FactoryGuide, FreeGuide, MatButton, MatButtonToggle, MatButtonToggleGroup, SortingGuide],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `<mat-button-toggle-group
+      hideSingleSelectionIndicator
+      aria-label="The pack as it is now"
+      [value]="from()"
+      (change)="from.set($event.value)"
+    >
+      @if (freedom()) {
+        <mat-button-toggle value="as the cards come">Shuffled, as the cards come</mat-button-toggle>
+      }
+      <mat-button-toggle value="shuffled">Shuffled, into heaps</mat-button-toggle>
+      <mat-button-toggle value="new">New, or sorted by suit</mat-button-toggle>
+    </mat-button-toggle-group>
+    @switch (from()) {
+      @case ('shuffled') {
+        <en-sorting-guide [order]="order().cards" />
+      }
+      @case ('new') {
+        <en-factory-guide [order]="order().cards" />
+      }
+      @default {
+        @if (freedom(); as freedom) {
+          <en-free-guide [order]="order().cards" [freedom]="freedom" (gatheredAs)="lay($event)" />
+        }
+      }
+    }
+    @if (from() !== 'as the cards come') {
+      <p class="lead last">
+        Done?
+        <button mat-stroked-button (click)="lay(order().cards)">The pack is in this order now</button>
+      </p>
+    }`,
+  styles: `
+    mat-button-toggle-group {
+      flex-wrap: wrap;
+      margin-bottom: 0.9rem;
+    }
+    .last {
+      margin-top: 1.2rem;
+    }
+  `,
+})
+export class PutInOrder {
+  private readonly pack = inject(PackStore);
+  private readonly undoing = inject(Undoing);
+  private readonly notices = inject(Notices);
+  readonly order = input.required<OrderRow>();
+
+  protected readonly freedom = computed(() => freedomFor(this.order().origin, this.order().cards));
+  protected readonly from = linkedSignal<From>(() => (this.freedom() ? 'as the cards come' : 'shuffled'));
+
+  /** Tells the screen that the pack in the hand lies so. */
+  protected async lay(cards: readonly Card[]): Promise<void> {
+    await this.pack.use({ ...this.order(), cards });
+    void this.notices.offerUndo(`The pack is in ${this.order().name} now.`, () => this.undoing.undo('table'));
+  }
+}

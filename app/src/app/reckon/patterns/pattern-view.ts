@@ -1,0 +1,122 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { RouterLink } from '@angular/router';
+import { completeValues, sayValues } from '@enumeron/core/form';
+import { sayProblem } from '@enumeron/core/deck';
+import { estimatesOf } from '@enumeron/core/reckon/patterns';
+import { OrdersStore } from '../../data/orders.store';
+import { SettingsStore } from '../../data/settings.store';
+import { markOnRail } from '../../pack/marks';
+import { PackStore } from '../../pack/pack.store';
+import { PatternsStore } from '../../pack/patterns.store';
+import { HandSum } from '../../shared/hand-sum';
+import { jobView } from '../../workers/job-view';
+import { DoPanel } from '../answer/do-panel';
+import { KnownList } from '../answer/known-list';
+import { PatternPack, PATTERNS } from '@enumeron/core/reckon/patterns';
+import { TellFields } from '../../shared/form/tell-fields';
+import { Telling } from '../../shared/form/telling';
+import { wayAt } from '../ways/ways';
+
+/** How many riffles a key card is tried over, on how many packs, from which seed. */
+const [RIFFLES, PACKS, SEED] = [5, 40_000, 7];
+
+/** One pattern of Reckon in its one shape: what was seen, what is known, what to do. */
+@Component({
+  selector: 'en-pattern-view',
+  imports: [DoPanel, HandSum, KnownList, MatButton, RouterLink, TellFields],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './pattern-view.html',
+  styleUrl: './pattern-view.scss',
+})
+export class PatternView {
+  /** The pattern's address, from the route. */
+  readonly path = input.required<string>();
+
+  private readonly store = inject(PatternsStore);
+  private readonly orders = inject(OrdersStore);
+  protected readonly pack = inject(PackStore);
+  private readonly settings = inject(SettingsStore);
+
+  protected readonly pattern = computed(
+    () => PATTERNS.find(({ path }) => path === this.path()) ?? PATTERNS[0],
+  );
+  protected readonly name = computed(() => wayAt(this.pattern().path).name);
+  private readonly values = this.store.values(computed(() => this.pattern().path));
+  protected readonly telling = new Telling(this.pattern, this.values, ({ name }, value) => {
+    void this.store.set(this.pattern().path, name, value);
+  });
+
+  private readonly bank = computed(() => {
+    const origin = this.orders.find(this.pack.pack().orderId)?.origin;
+    return origin?.kind === 'bank' ? origin.bank : undefined;
+  });
+  protected readonly lacksBank = computed(
+    () => this.pattern().needsBank && !this.bank() && this.orders.isRead(this.pack.pack().orderId),
+  );
+
+  /** How often a key card still leads where it led, tried on many packs. */
+  private readonly tried = jobView('key card', () => {
+    const [bank, key] = [this.bank(), this.values()['key']];
+    return this.pattern().path === 'key-card' && bank && typeof key === 'number'
+      ? { now: this.pack.now(), bank: bank.cards, key, riffles: RIFFLES, packs: PACKS, seed: SEED }
+      : undefined;
+  });
+  private readonly estimates = computed(() => {
+    const tried = this.tried();
+    if (tried?.kind === 'running') return estimatesOf(tried.progress);
+    return tried?.kind === 'ended' && tried.result ? estimatesOf(tried.result) : [];
+  });
+
+  private readonly patternPack = computed<PatternPack>(() => ({
+    home: this.pack.home(),
+    now: this.pack.now(),
+    bank: this.bank(),
+    shift: this.settings.tolerance().shift,
+    estimates: this.estimates(),
+  }));
+  private readonly outcome = computed(() =>
+    this.telling.lacking() || this.lacksBank()
+      ? undefined
+      : this.pattern().reckon(completeValues(this.pattern(), this.values()), this.patternPack()),
+  );
+  protected readonly reckoning = computed(() => {
+    const outcome = this.outcome();
+    return outcome?.ok ? outcome.reckoning : undefined;
+  });
+  /** Whether what it says can be done to the pack on the screen. */
+  protected readonly movable = computed(() => (this.reckoning()?.moves.length ?? 0) > 0);
+  /** What is in the way of an answer: a problem, the bank, or a field that must be told. */
+  protected readonly missing = computed(() => {
+    const outcome = this.outcome();
+    if (outcome && !outcome.ok) return sayProblem(outcome.problems[0]);
+    return this.lacksBank() ? 'A bank is needed for this.' : (this.telling.lacking()?.asks ?? '');
+  });
+  /** Values to try it with. */
+  private readonly exampleValues = computed(() =>
+    this.lacksBank() ? undefined : this.pattern().example?.(this.patternPack()),
+  );
+  protected readonly example = computed(() => {
+    const values = this.exampleValues();
+    return values && sayValues(this.pattern(), values);
+  });
+
+  constructor() {
+    markOnRail(() => this.reckoning()?.marks ?? []);
+  }
+
+  protected tryExample(): void {
+    const values = this.exampleValues();
+    if (values) void this.store.fill(this.pattern().path, values);
+  }
+
+  protected clear(): void {
+    void this.store.clear(this.pattern().path);
+  }
+
+  protected async apply(): Promise<void> {
+    const reckoning = this.reckoning();
+    if (!reckoning || reckoning.moves.length === 0) return;
+    await this.pack.applyAll(reckoning.moves, this.name().toLowerCase());
+  }
+}

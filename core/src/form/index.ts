@@ -1,0 +1,10 @@
+export {
+  completeValues,
+  type Field,
+  type FieldValue,
+  type Form,
+  lackingField,
+  sayValues,
+  valueOf,
+  type Values,
+} from './field';

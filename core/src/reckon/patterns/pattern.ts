@@ -1,0 +1,61 @@
+import { Bank } from '../../deck/bank';
+import { Order } from '../../deck/order';
+import { Field, Form, Values } from '../../form/field';
+import { Estimate } from '../../odds/interval';
+import { Reckoned } from '../reckoning';
+
+/** The pack that a pattern is asked of. */
+export interface PatternPack {
+  readonly home: Order;
+  readonly now: Order;
+  /** The bank of the order that the pack is in, where it has one. */
+  readonly bank: Bank | undefined;
+  /** How many cards the performer is happy to move. */
+  readonly shift: number;
+  /** How often a key card still leads to the same bank card, as far as it has been tried. */
+  readonly estimates: readonly Estimate[];
+}
+
+/** A pattern of live computation: what it must be told, and how it answers. */
+export interface Pattern extends Form {
+  /** Its address. */
+  readonly path: string;
+  /** What it is for, in one sentence. */
+  readonly lead: string;
+  readonly needsBank?: boolean;
+  /** Values to try it with, for whoever has none yet. */
+  example?(pack: PatternPack): Values;
+  reckon(values: Values, pack: PatternPack): Reckoned;
+}
+
+export const cardField = (name: string, label: string, asks: string, part: Partial<Field> = {}): Field => ({
+  name,
+  label,
+  asks,
+  kind: 'card',
+  ...part,
+});
+export const numberField = (name: string, label: string, asks: string, part: Partial<Field> = {}): Field => ({
+  name,
+  label,
+  asks,
+  kind: 'number',
+  ...part,
+});
+export const setupField = (name: string, label: string, start: number, part: Partial<Field> = {}): Field =>
+  numberField(name, label, `${label}?`, { setup: true, start, ...part });
+
+/** The value of a field that holds a number, card or rank; the fields are checked before a pattern is asked. */
+export const num = (values: Values, name: string): number => values[name] as number;
+export const maybe = (values: Values, name: string): number | undefined => values[name] as number | undefined;
+export const list = (values: Values, name: string): readonly number[] =>
+  (values[name] as readonly number[] | undefined) ?? [];
+export const bankOf = ({ bank }: PatternPack): Bank => bank ?? { cards: [], places: [] };
+
+/** The card at a part of the pack from the top (0) to the face (1): one for an example. */
+export const cardAtPart = (now: Order, part: number): number => now[Math.round((now.length - 1) * part)];
+/** A card of the bank, for an example. */
+export const ofBank = (pack: PatternPack): number => {
+  const { cards } = bankOf(pack);
+  return cards[Math.floor(cards.length / 2)];
+};
