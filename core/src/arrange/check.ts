@@ -61,3 +61,12 @@ export const checkPack = (home: Order, told: Order): PackCheck => {
   ];
   return { odd, doubled, missing, offset: whole, says };
 };
+
+/**
+ * The card that comes next in the pack if it goes on in order: the one after the card told last; where that is not of
+ * the order, the one that lies there by the turn that most of it says.
+ */
+export const expectedNext = (home: Order, told: Order): Card => {
+  const last = told.length === 0 ? undefined : placeOf(home, told[told.length - 1]);
+  return home[mod(last ?? told.length + commonOffset(home, told), home.length)];
+};

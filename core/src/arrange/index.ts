@@ -1,4 +1,13 @@
-export { checkPack, type PackCheck } from './check';
+export {
+  BANK_POSITIONS,
+  type BankText,
+  likeGroupsBank,
+  longestCountingRun,
+  matesBank,
+  readBank,
+  suitBank,
+} from './bankText';
+export { checkPack, expectedNext, type PackCheck } from './check';
 export { compareOrders, type Comparison } from './compare';
 export { type Conditions, faults } from './conditions';
 export { checkGlimpses, type GlimpseCheck, type PlacedCard } from './glimpseCheck';
@@ -40,7 +49,14 @@ export { halfOfMates, type Mirrored } from './rules/mirrored';
 export { type HeadRecipe, type OrderRule, type RuleField, type RuleTexts } from './rules/orderRule';
 export { type RankRow, rankRowRecipe } from './rules/rankRow';
 export { type Rotating, rotatingRecipe } from './rules/rotating';
-export { sortingHeap, sortingPass, type SortingPlan, sortingPlan } from './sorting';
+export {
+  sortingHeap,
+  sortingPass,
+  type SortingPlan,
+  sortingPlan,
+  sortingRows,
+  sortingStart,
+} from './sorting';
 export {
   measureSpread,
   type Spread,

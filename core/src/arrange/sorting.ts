@@ -1,4 +1,4 @@
-import { Card } from '../deck/card';
+import { Card, cardOf, isJoker, isSecond, RANKS, SUITS } from '../deck/card';
 import { Order, placeOf } from '../deck/order';
 
 /**
@@ -40,3 +40,16 @@ export const sortingPass = (home: Order, now: Order, heaps: number, pass: number
   for (const card of now) laid[(sortingHeap(home, card, heaps, pass) ?? 1) - 1].push(card);
   return laid.flat();
 };
+
+/** The pack as a pass (from 1) begins, when its cards came in the order `shown` in the first. */
+export const sortingStart = (home: Order, shown: Order, heaps: number, pass: number): Order => {
+  let now = shown;
+  for (let done = 1; done < pass; done++) now = sortingPass(home, now, heaps, done);
+  return now;
+};
+
+/** A pack's cards in rows for a table: a row for each suit, ace to king, then what else it has. */
+export const sortingRows = (home: Order): Order[] => [
+  ...SUITS.map((suit) => RANKS.map((rank) => cardOf(rank, suit))),
+  home.filter((card) => isJoker(card) || isSecond(card)),
+];

@@ -67,6 +67,7 @@ export { composedCardAt, type ComposedWay } from './composedCard';
 export {
   breaksIn,
   cutBetween,
+  cutForSeam,
   cutFor,
   fromFace,
   offsetFromFace,

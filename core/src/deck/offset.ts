@@ -83,3 +83,6 @@ export const seamOf = (home: Order, now: Order): number | undefined => {
   const offset = offsetOf(home, now);
   return offset === undefined ? undefined : mod(-offset, home.length);
 };
+
+/** How many cards must go from top to bottom for the seam to lie after `to` cards instead of `from`: 0 to N − 1. */
+export const cutForSeam = (from: number, to: number, size: number): number => mod(from - to, size);

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
-import { checkPack } from '@enumeron/core/arrange';
-import { Card, mod, numberOrder, showCard } from '@enumeron/core/deck';
+import { checkPack, expectedNext } from '@enumeron/core/arrange';
+import { Card, numberOrder, showCard } from '@enumeron/core/deck';
 import { CardText } from '../../shared/card-text';
 import { NextCard } from '../../shared/next-card';
 import { OrderSheet } from '../../shared/order-sheet';
@@ -33,11 +33,7 @@ export class PackCheck {
   protected readonly showCard = showCard;
 
   /** The card that would come next if the pack were right. */
-  protected readonly expected = computed(() => {
-    const order = this.order();
-    const last = this.told().at(-1);
-    return last === undefined ? order[0] : order[mod(order.indexOf(last) + 1, order.length)];
-  });
+  protected readonly expected = computed(() => expectedNext(this.order(), this.told()));
 
   protected tell(card: Card): void {
     this.told.update((told) => [...told, card]);

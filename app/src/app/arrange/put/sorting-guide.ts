@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
-import { sortingHeap, sortingPass, sortingPlan } from '@enumeron/core/arrange';
-import { Card, isJoker, isSecond, RANKS, SUITS } from '@enumeron/core/deck';
+import { sortingHeap, sortingPlan, sortingRows, sortingStart } from '@enumeron/core/arrange';
+import { Card } from '@enumeron/core/deck';
 import { cards } from '@enumeron/core/moves';
 import { CardFace } from '../../shared/card-face';
 import { NextCard } from '../../shared/next-card';
@@ -36,11 +36,9 @@ export class SortingGuide {
   private readonly laid = linkedSignal({ source: this.pass, computation: () => 0 });
 
   /** The pack as a later pass begins. */
-  private readonly before = computed(() => {
-    let now: readonly Card[] = this.shown();
-    for (let pass = 1; pass < this.pass(); pass++) now = sortingPass(this.order(), now, this.heaps(), pass);
-    return now;
-  });
+  private readonly before = computed(() =>
+    sortingStart(this.order(), this.shown(), this.heaps(), this.pass()),
+  );
   protected readonly current = computed(() =>
     this.pass() === 1 ? this.shown().at(-1) : this.before().at(this.laid()),
   );
@@ -53,11 +51,7 @@ export class SortingGuide {
   /** The cards that have not been turned yet in the first pass. */
   protected readonly left = computed(() => this.order().filter((card) => !this.shown().includes(card)));
 
-  protected readonly rows = computed(() =>
-    SUITS.map((suit) => RANKS.map((rank) => suit * 13 + rank - 1)).concat([
-      this.order().filter((card) => isJoker(card) || isSecond(card)),
-    ]),
-  );
+  protected readonly rows = computed(() => sortingRows(this.order()));
   protected readonly cards = cards;
 
   protected heapFor(card: Card): number | undefined {

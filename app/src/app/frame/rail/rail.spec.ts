@@ -9,7 +9,8 @@ import { PackStore } from '../../pack/pack.store';
 import { RailMarks } from '../../pack/marks';
 import { Rail } from './rail';
 import { RailStrip } from './rail-strip';
-import { gapAt, slotsOf } from './slot';
+import { cellOf, cutByKey, gapAt } from './slot-places';
+import { slotsOf } from './slot';
 
 const home = sampleOrders()[0].cards;
 const card = (name: string): number => parseCard(name) as number;
@@ -39,6 +40,18 @@ describe('slots', () => {
       expect(gapAt({ x: 9999, y: 9999 }, box, columns, 52)).toBe(52);
     }
   });
+});
+
+test('each key on the seam cuts as far as it says, for every turn of every size', () => {
+  for (const size of [1, 2, 9, 52, 60])
+    for (let offset = 0; offset < size; offset++) {
+      expect((offset + (cutByKey('Home', offset, size) ?? NaN)) % size).toBe(0);
+      expect(cutByKey('PageUp', offset, size)).toBe(10 % size);
+      expect(cutByKey('ArrowLeft', offset, size)).toBe(size - 1);
+      expect(cutByKey('toString', offset, size)).toBeUndefined();
+    }
+  expect(cellOf(0, 13)).toEqual({ row: 1, column: 1 });
+  expect(cellOf(51, 13)).toEqual({ row: 4, column: 13 });
 });
 
 describe('the rail', () => {

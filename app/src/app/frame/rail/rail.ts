@@ -7,14 +7,15 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
-import { breaksIn, mod, seamOf } from '@enumeron/core/deck';
+import { breaksIn, cutForSeam, seamOf } from '@enumeron/core/deck';
 import { Marks, RailMarks } from '../../pack/marks';
 import { PackStore } from '../../pack/pack.store';
 import { RailGuess } from '../../pack/rail-guess';
 import { RailPreview } from '../../pack/rail-preview';
 import { RovingGrid } from '../../shared/roving-grid';
 import { Viewport } from '../../shared/viewport';
-import { gapAt, Slot, guessedSlots, slotsOf } from './slot';
+import { cellOf, cutByKey, gapAt } from './slot-places';
+import { Slot, guessedSlots, slotsOf } from './slot';
 import { RailStrip } from './rail-strip';
 import { SlotMenu } from './slot-menu';
 import { MissingPart } from '../../shared/missing-part';
@@ -56,7 +57,7 @@ export class Rail {
     const seam = this.pack.seam();
     return held === undefined || seam === undefined
       ? this.pack.now()
-      : this.pack.preview({ kind: 'cut', count: this.cutTo(seam, held) });
+      : this.pack.preview({ kind: 'cut', count: cutForSeam(seam, held, this.pack.size()) });
   });
   protected readonly slots = computed(() => {
     const preview = this.preview();
@@ -82,11 +83,11 @@ export class Rail {
   }
 
   protected row(index: number): number {
-    return Math.floor(index / this.columns()) + 1;
+    return cellOf(index, this.columns()).row;
   }
 
   protected column(index: number): number {
-    return (index % this.columns()) + 1;
+    return cellOf(index, this.columns()).column;
   }
 
   protected drag(event: PointerEvent): void {
@@ -106,32 +107,18 @@ export class Rail {
     const held = this.held();
     const seam = this.pack.seam();
     this.held.set(undefined);
-    if (held !== undefined && seam !== undefined) this.cut(this.cutTo(seam, held));
+    if (held !== undefined && seam !== undefined) this.cut(cutForSeam(seam, held, this.pack.size()));
   }
 
   /** One card more to the bottom with the right arrow, one back with the left; Home puts the pack in order. */
   protected rotate(event: KeyboardEvent): void {
-    const offset = this.pack.offset() ?? 0;
-    const steps: Readonly<Record<string, number>> = {
-      ArrowRight: 1,
-      ArrowUp: 1,
-      ArrowLeft: -1,
-      ArrowDown: -1,
-      PageUp: 10,
-      PageDown: -10,
-      Home: -offset,
-    };
-    if (!(event.key in steps)) return;
+    const count = cutByKey(event.key, this.pack.offset() ?? 0, this.pack.size());
+    if (count === undefined) return;
     event.preventDefault();
-    this.cut(mod(steps[event.key], this.pack.size()));
+    this.cut(count);
   }
 
   protected cut(count: number): void {
-    if (mod(count, this.pack.size()) !== 0) void this.pack.apply({ kind: 'cut', count });
-  }
-
-  /** How many cards must be cut for the seam to lie after `to` cards instead of `from`. */
-  private cutTo(from: number, to: number): number {
-    return mod(from - to, this.pack.size());
+    if (count > 0) void this.pack.apply({ kind: 'cut', count });
   }
 }

@@ -57,27 +57,3 @@ export const guessedSlots = (home: Order, { about, slots }: RailGuesses): Slot[]
     label,
     guess: { chance, below, lookedFor: about !== undefined },
   }));
-
-/** A point of a page, and a rectangle on it. */
-export interface Point {
-  readonly x: number;
-  readonly y: number;
-}
-export interface Box {
-  readonly left: number;
-  readonly top: number;
-  readonly width: number;
-  readonly height: number;
-}
-
-/**
- * The gap between slots that is nearest to a point: after how many cards it lies, 0 to size.
- *
- * @param columns how many slots stand in a row of the rail.
- */
-export const gapAt = ({ x, y }: Point, box: Box, columns: number, size: number): number => {
-  const rows = Math.ceil(size / columns);
-  const row = Math.min(rows - 1, Math.max(0, Math.floor(((y - box.top) / box.height) * rows)));
-  const column = Math.min(columns, Math.max(0, Math.round(((x - box.left) / box.width) * columns)));
-  return Math.min(size, row * columns + column);
-};
