@@ -1,3 +1,4 @@
+import { PROPERTIES } from './arrange/properties';
 import { RANDOM_ORDER } from './arrange/randomOrder';
 import { ROUTE } from './arrange/route';
 import { SPREADS } from './arrange/spread';
@@ -8,6 +9,7 @@ import { KEY_CARD } from './reckon/patterns/keyCard';
 export const JOBS = {
   'key card': KEY_CARD,
   possible: POSSIBLE,
+  properties: PROPERTIES,
   'random order': RANDOM_ORDER,
   route: ROUTE,
   spreads: SPREADS,

@@ -10,6 +10,7 @@ import {
   withEnabledBlockingInitialNavigation,
   withInMemoryScrolling,
   withNavigationErrorHandler,
+  withPreloading,
 } from '@angular/router';
 import { ROUTES } from './app.routes';
 import { BACKUP_WORK, backupOnPage } from './data/backup-work';
@@ -20,6 +21,7 @@ import { backupInWorker } from './workers/backup.host';
 import { RUN_JOB } from './workers/jobs';
 import { runInWorkers } from './workers/jobs.host';
 import { ROOMS } from './rooms';
+import { PreloadWhenIdle } from './shared/preload';
 import { Scripts } from './shared/scripts';
 
 export const appConfig: ApplicationConfig = {
@@ -30,6 +32,7 @@ export const appConfig: ApplicationConfig = {
       withComponentInputBinding(),
       withEnabledBlockingInitialNavigation(),
       withInMemoryScrolling({ scrollPositionRestoration: 'enabled' }),
+      withPreloading(PreloadWhenIdle),
       withNavigationErrorHandler(({ error, url }) => inject(Scripts).tell(error, url)),
     ),
     { provide: ROOM_SAMPLES, useValue: ROOMS },

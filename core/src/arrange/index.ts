@@ -21,7 +21,7 @@ export {
   layAll,
   layCard,
 } from './laying';
-export { properties } from './properties';
+export { PROPERTIES, properties } from './properties';
 export { type Property } from './property';
 export { askOrder, type CutCase, type Question, type QuestionAnswer, type Relation } from './question';
 export { describeOrigin, freedomFor, MOST_MOVES, type Origin, parseOrigin } from './origin';

@@ -1,5 +1,6 @@
 import { computed, inject, Injectable, Signal, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
+import { tap } from 'rxjs';
 import { sayProblem } from '@enumeron/core/deck';
 import { Notices } from '../shared/notices';
 import { Action, lineOf, Made, orStandIn, RowsAt, sameRow } from './action';
@@ -38,11 +39,15 @@ export class Journal implements Readers {
   private readonly left = new Map<Action, LeftAction>();
   private readonly failure = signal<unknown>(undefined);
 
+  /** What was stored last, until the journal has been read again: what undo says is the same all the while. */
+  private readonly justStored = signal<string | undefined>(undefined);
   private readonly newestDone = this.labelOf('table', 1);
   private readonly oldestUndone = this.labelOf('table', 0);
 
   /** What undo would take back, or undefined when there is nothing. */
-  readonly undoable = computed(() => this.pendingOnLine().at(-1)?.label ?? this.newestDone());
+  readonly undoable = computed(
+    () => this.pendingOnLine().at(-1)?.label ?? this.justStored() ?? this.newestDone(),
+  );
   /** What redo would do again, or undefined. */
   readonly redoable = computed(() => this.takenBack().at(-1)?.label ?? this.oldestUndone());
   /** How many actions show and could not be stored; 0 while all goes well. */
@@ -210,6 +215,10 @@ export class Journal implements Readers {
   }
 
   private settle(stored: readonly Stored[]): void {
+    const entered = stored
+      .filter((each) => 'writes' in each && each.writes.length > 0 && each.action.line !== undefined)
+      .at(-1);
+    if (entered) this.justStored.set(entered.action.label);
     this.rows.settle(
       stored.map(({ action }) => action),
       stored.flatMap((each) => ('writes' in each ? each.writes : [])),
@@ -275,12 +284,13 @@ export class Journal implements Readers {
   }
 
   private labelOf(line: Line, done: 0 | 1): Signal<string | undefined> {
-    return toSignal(
-      this.storage.live(async (db) => {
+    const label$ = this.storage
+      .live(async (db): Promise<string | undefined> => {
         const row = done === 1 ? await newest(db, line) : await oldestUndone(db, line);
         const label: unknown = row?.label;
         return row && (typeof label === 'string' ? label : 'something that cannot be read');
-      }),
-    );
+      })
+      .pipe(tap(() => this.justStored.set(undefined)));
+    return toSignal(label$);
   }
 }

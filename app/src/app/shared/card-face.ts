@@ -7,15 +7,16 @@ import { faceOf } from './face';
   selector: 'en-card',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<span class="card suit-{{ face().suit }}" [class.stacked]="stacked()" aria-hidden="true"
-      ><span>{{ face().rank }}</span
-      ><span>{{ face().symbol }}</span></span
+      >{{ face().rank }}<br />{{ face().symbol }}</span
     ><span class="spoken">{{ name() }}</span>`,
   styles: `
     .stacked {
-      display: inline-flex;
-      flex-direction: column;
-      align-items: center;
+      display: inline-block;
       line-height: 1.15;
+      text-align: center;
+    }
+    :not(.stacked) > br {
+      display: none;
     }
   `,
 })

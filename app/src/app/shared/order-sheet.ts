@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { Card } from '@enumeron/core/deck';
-import { CardFace } from './card-face';
+import { Card, speakCard } from '@enumeron/core/deck';
+import { faceOf } from './face';
 
 /** One place of an order as it is shown: a card, or what stands there instead of one. */
 export interface SheetCell {
@@ -13,14 +13,15 @@ export interface SheetCell {
 /** An order as a sheet of places, thirteen to a row where there is room. */
 @Component({
   selector: 'en-order-sheet',
-  imports: [CardFace],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<ol [attr.aria-label]="label()">
     @for (cell of cells(); track $index) {
       <li class="cell" [class.odd]="cell.odd">
-        <span class="place" aria-hidden="true">{{ $index + 1 }}</span>
         @if (cell.card !== undefined) {
-          <en-card [card]="cell.card" [stacked]="true" />
+          @let face = faceOf(cell.card);
+          <span class="card suit-{{ face.suit }}" aria-hidden="true"
+            >{{ face.rank }}<br />{{ face.symbol }}</span
+          ><span class="spoken">{{ speakCard(cell.card) }}</span>
         } @else {
           <span class="text">{{ cell.text }}</span>
         }
@@ -40,6 +41,17 @@ export interface SheetCell {
       margin: 0;
       padding: 0;
       list-style: none;
+      counter-reset: place;
+    }
+    /* The place is for the eye; a list tells it by itself. */
+    .cell::before {
+      counter-increment: place;
+      content: counter(place) / '';
+      @extend .place;
+    }
+    .card {
+      line-height: 1.15;
+      text-align: center;
     }
     @media (min-width: 1080px) {
       ol {
@@ -53,6 +65,8 @@ export class OrderSheet {
   readonly order = input<readonly Card[]>();
   /** What to show instead of an order. */
   readonly entries = input<readonly SheetCell[]>();
+  protected readonly faceOf = faceOf;
+  protected readonly speakCard = speakCard;
   protected readonly cells = computed<readonly SheetCell[]>(
     () => this.entries() ?? this.order()?.map((card) => ({ card })) ?? [],
   );

@@ -53,10 +53,18 @@ test('the pad has every card once, and only those of the pack can be pressed', a
 });
 
 test('a strip has a bar a card, pale for an indifferent one, and is for the eye only', async () => {
-  const { all, element } = await render(Strip, { cards: [0, 13, 26, 39, undefined, 52] });
-  expect(all('.bar').map((bar) => bar.className)).toEqual(
-    ['bar-0', 'bar-1', 'bar-2', 'bar-3', 'bar-', 'bar-'].map((name) => `bar ${name}`),
-  );
+  const { all, element } = await render(Strip, { cards: [0, 13, 26, 39, undefined, 52, 1] });
+  const drawn = all('path').map((path) => [
+    path.getAttribute('class'),
+    [...(path.getAttribute('d') ?? '').matchAll(/M(\d+) 0h/g)].map(([, index]) => Number(index)),
+  ]);
+  expect(drawn).toEqual([
+    ['bars bars-0', [0, 6]],
+    ['bars bars-1', [1]],
+    ['bars bars-2', [2]],
+    ['bars bars-3', [3]],
+    ['bars bars-', [4, 5]],
+  ]);
   expect(element.getAttribute('aria-hidden')).toBe('true');
 });
 

@@ -1,16 +1,15 @@
 import { defer, firstValueFrom, retry } from 'rxjs';
 import type { BackupWork } from '../data/backup-work';
 import type { BackupWorker } from './backup.worker';
-import { lendWorkers, TRY_AGAIN } from './lender';
+import { lending, TRY_AGAIN } from './lender';
 
 type Remote = Awaited<ReturnType<ReturnType<typeof lender>['lend']>>;
 type Made = Awaited<ReturnType<BackupWork['make']>>;
 type Read = Awaited<ReturnType<BackupWork['read']>>;
 
-const lender = () =>
-  lendWorkers<BackupWorker>(
-    () => new Worker(new URL('./backup.worker', import.meta.url), { type: 'module' }),
-  );
+const lender = lending<BackupWorker>(
+  () => new Worker(new URL('./backup.worker', import.meta.url), { type: 'module' }),
+);
 
 const once = <Result>(work: (remote: Remote) => Promise<Result>): Promise<Result> => {
   const attempt = async (): Promise<Result> => {

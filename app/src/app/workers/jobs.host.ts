@@ -1,13 +1,15 @@
-import type { JobsInWorker } from './jobs-in-worker';
 import { RunJob } from './jobs';
-import { Lender, lendWorkers } from './lender';
-import { Jobs, runOn } from './run-job';
+import type { JobsInWorker } from './jobs-in-worker';
+import { Lender, lending } from './lender';
+import { Jobs, remembering, runOn } from './run-job';
 
 /** Workers for jobs. No test imports this file: `import.meta`. */
+const workers = lending<JobsInWorker>(
+  () => new Worker(new URL('./jobs.worker', import.meta.url), { type: 'module' }),
+);
+
 const lender = (): Lender<Jobs> => {
-  const lent = lendWorkers<JobsInWorker>(
-    () => new Worker(new URL('./jobs.worker', import.meta.url), { type: 'module' }),
-  );
+  const lent = workers();
   return {
     ...lent,
     lend: async () => {
@@ -25,4 +27,4 @@ const lender = (): Lender<Jobs> => {
 /** One core is left to the page where there are three or more. */
 const cores = Math.max(2, Math.min(8, (navigator.hardwareConcurrency || 2) - 1));
 
-export const runInWorkers: RunJob = runOn(lender, cores);
+export const runInWorkers: RunJob = remembering(runOn(lender, cores));

@@ -6,6 +6,8 @@ export interface Lender<Api> {
   lend(): Promise<Api>;
   /** Rejects when a worker's script cannot be had, or fails. */
   readonly failed: Promise<never>;
+  /** All that were lent have done their work: they may be lent again. */
+  giveBack(): void;
   /** Ends all that were lent, whatever they do. */
   end(): void;
 }
@@ -13,22 +15,38 @@ export interface Lender<Api> {
 /** How long to wait, in milliseconds, before a worker that did not start is tried again; and how often. */
 export const TRY_AGAIN = { delay: 500, count: 2 };
 
+/** How long a worker that nobody wants is kept, in milliseconds: the next job need not wait for its script. */
+const KEPT = 20_000;
+
 /** @param open makes a worker that offers `Api`. */
-export const lendWorkers = <Api>(open: () => Worker): Lender<Remote<Api>> => {
-  const workers: Worker[] = [];
-  let fail: (error: Error) => void;
-  const failed = new Promise<never>((_, reject) => (fail = reject));
-  failed.catch(() => undefined);
-  return {
-    failed,
-    lend: async () => {
-      const worker = open();
-      workers.push(worker);
-      worker.addEventListener('error', ({ message }) => fail(new Error(message || 'no such worker')));
-      // It comes when the first worker does, not with the page.
-      const { wrap } = await import('comlink');
-      return wrap<Api>(worker);
-    },
-    end: () => workers.forEach((worker) => worker.terminate()),
+export const lending = <Api>(open: () => Worker): (() => Lender<Remote<Api>>) => {
+  const idle: Worker[] = [];
+  let dismissal: ReturnType<typeof setTimeout> | undefined;
+  const dismiss = (): void => idle.splice(0).forEach((worker) => worker.terminate());
+
+  return () => {
+    const lent: Worker[] = [];
+    let fail: (error: Error) => void;
+    const failed = new Promise<never>((_, reject) => (fail = reject));
+    failed.catch(() => undefined);
+    const failing = ({ message }: ErrorEvent): void => fail(new Error(message || 'no such worker'));
+    return {
+      failed,
+      lend: async () => {
+        const worker = idle.pop() ?? open();
+        lent.push(worker);
+        worker.addEventListener('error', failing);
+        // It comes when the first worker does, not with the page.
+        const { wrap } = await import('comlink');
+        return wrap<Api>(worker);
+      },
+      giveBack: () => {
+        for (const worker of lent) worker.removeEventListener('error', failing);
+        idle.push(...lent);
+        clearTimeout(dismissal);
+        dismissal = setTimeout(dismiss, KEPT);
+      },
+      end: () => lent.forEach((worker) => worker.terminate()),
+    };
   };
 };

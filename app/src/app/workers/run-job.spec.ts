@@ -6,7 +6,7 @@ import { BehaviorSubject, firstValueFrom, lastValueFrom, toArray } from 'rxjs';
 import { ArgsOf, JobState } from './jobs';
 import { JobsInWorker } from './jobs-in-worker';
 import { Lender } from './lender';
-import { Jobs, runOn } from './run-job';
+import { Jobs, remembering, runOn } from './run-job';
 
 const pack = numberOrder();
 const keyCard: ArgsOf<'key card'> = {
@@ -17,6 +17,8 @@ const keyCard: ArgsOf<'key card'> = {
   packs: 9_001,
   seed: 4,
 };
+
+const NO_CONDITIONS = { ranksApart: false, suitsApart: false, colourRun: undefined };
 
 /** What workers offer, called as over a channel: every answer comes later. */
 const worker = (): Jobs => {
@@ -34,6 +36,7 @@ const worker = (): Jobs => {
 
 let lent: number;
 let ended: number;
+let back: number;
 const lender = (fail?: Promise<never>) => (): Lender<Jobs> => ({
   lend: () => {
     lent++;
@@ -41,11 +44,13 @@ const lender = (fail?: Promise<never>) => (): Lender<Jobs> => ({
   },
   failed: fail ?? new Promise<never>(() => undefined),
   end: () => ended++,
+  giveBack: () => back++,
 });
 
 beforeEach(() => {
   lent = 0;
   ended = 0;
+  back = 0;
 });
 
 test.each([1, 2, 3, 8])('%d workers come to what one computation comes to', async (cores) => {
@@ -53,7 +58,8 @@ test.each([1, 2, 3, 8])('%d workers come to what one computation comes to', asyn
   expect(states.at(-1)).toEqual({ kind: 'ended', result: runJob(JOBS['key card'], keyCard) });
   expect(states.filter(({ kind }) => kind === 'ended')).toHaveLength(1);
   expect(lent).toBe(Math.min(cores, 4));
-  expect(ended).toBe(1);
+  // Done, they can be lent again.
+  expect([ended, back]).toEqual([0, 1]);
 });
 
 test('progress is that of all parts together, and never goes back', async () => {
@@ -103,6 +109,20 @@ test('held it waits, then it goes on from where it was', async () => {
   expect(seen.at(-1)).toEqual({ kind: 'ended', result: runJob(JOBS['key card'], keyCard) });
 });
 
+test('what was asked before is answered at once, what was not is worked out', async () => {
+  const run = remembering(runOn(lender(), 1));
+  const first = await lastValueFrom(run('spreads', { pack, packs: 1000, seed: 9 }));
+  expect(await firstValueFrom(run('spreads', { pack: [...pack], packs: 1000, seed: 9 }))).toBe(first);
+  expect(lent).toBe(1);
+  expect(await lastValueFrom(run('spreads', { pack, packs: 1000, seed: 10 }))).not.toEqual(first);
+  for (let seed = 100; seed < 150; seed++)
+    await lastValueFrom(run('random order', { pack: [0, 1], conditions: NO_CONDITIONS, seed }));
+  // Forgotten by now.
+  const before = lent;
+  expect(await lastValueFrom(run('spreads', { pack, packs: 1000, seed: 9 }))).toEqual(first);
+  expect(lent).toBe(before + 1);
+});
+
 test('unsubscribing ends the workers; a worker that fails is tried again, then is an error', async () => {
   runOn(lender(), 2)('route', { from: pack, to: [...pack].reverse() })
     .subscribe()
@@ -121,9 +141,10 @@ test.each(Object.keys(JOBS) as (keyof typeof JOBS)[])('%s: its parts are plain v
   const examples: { readonly [Name in keyof typeof JOBS]: ArgsOf<Name> } = {
     'key card': { ...keyCard, packs: 40 },
     possible: { now: pack, facts: [{ kind: 'cut' }] },
+    properties: { order: pack },
     'random order': {
       pack,
-      conditions: { ranksApart: true, suitsApart: false, colourRun: undefined },
+      conditions: NO_CONDITIONS,
       seed: 1,
     },
     route: { from: pack, to: pack },

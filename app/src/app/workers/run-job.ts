@@ -1,4 +1,4 @@
-import { NEVER, Observable, retry } from 'rxjs';
+import { NEVER, Observable, of, retry, tap } from 'rxjs';
 import { JobName, JobState, RunJob } from './jobs';
 import { Lender, TRY_AGAIN } from './lender';
 
@@ -81,6 +81,27 @@ export const runOn =
       );
       return () => {
         holding.unsubscribe();
-        lent.end();
+        if (ended) lent.giveBack();
+        else lent.end();
       };
     }).pipe(retry(TRY_AGAIN));
+
+/** How many results are remembered. */
+const REMEMBERED = 40;
+
+/** The same, but what was asked before is answered at once: a job gives the same for the same. */
+export const remembering = (run: RunJob): RunJob => {
+  const results = new Map<string, JobState<never, never>>();
+  return (name, args, held) => {
+    const key = JSON.stringify([name, args]);
+    const known = results.get(key);
+    if (known) return of(known);
+    return run(name, args, held).pipe(
+      tap((state) => {
+        if (state.kind !== 'ended') return;
+        results.set(key, state as JobState<never, never>);
+        for (const oldest of [...results.keys()].slice(0, -REMEMBERED)) results.delete(oldest);
+      }),
+    );
+  };
+};

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { adjacentMatesChance } from '@enumeron/core/odds';
-import { measureSpread, properties, Property, SpreadMeasure, spreadPercentile } from '@enumeron/core/arrange';
+import { measureSpread, Property, SpreadMeasure, spreadPercentile } from '@enumeron/core/arrange';
 import { Card, FULL_PACK, numberOrder } from '@enumeron/core/deck';
 import { RouterLink } from '@angular/router';
 import { CardText } from '../../shared/card-text';
@@ -30,7 +30,12 @@ export class OrderProperties {
   readonly order = input.required<readonly Card[]>();
   readonly orderId = input.required<string>();
 
-  protected readonly properties = computed(() => properties(this.order()));
+  private readonly found = jobView('properties', () => ({ order: this.order() }));
+  protected readonly properties = computed(() => {
+    const found = this.found();
+    return found?.kind === 'ended' ? found.result : [];
+  });
+  protected readonly failed = computed(() => this.found()?.kind === 'failed');
   protected readonly opened = signal<string | undefined>(undefined);
 
   /** How common the coincidence is that is often taken for a rare one; for a full pack. */

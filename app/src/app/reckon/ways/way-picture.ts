@@ -3,25 +3,36 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
 /** How wide a card of the picture is. */
 const STEP = 5;
 
+/** How each kind of card is drawn, and what stands above or below it. */
+const CARD_NAMES: Readonly<Record<string, string>> = {
+  s: 'card seen',
+  w: 'card wanted',
+  n: 'card number',
+  m: 'card missing',
+};
+
+const at = (index: number, left: number, top: number, width: number, height: number): string =>
+  `M${index * STEP + left} ${top}h${width}v${height}h-${width}z`;
+
+/** The picture as a few paths, all cards drawn alike in one. */
+const partsOf = (picture: string): readonly { readonly name: string; readonly path: string }[] => {
+  const paths = new Map<string, string>();
+  const add = (name: string, path: string): unknown => paths.set(name, (paths.get(name) ?? '') + path);
+  [...picture].forEach((mark, index) => {
+    add(CARD_NAMES[mark] ?? 'card', at(index, 0.75, 3.75, 3.5, 9.5));
+    if (mark === 'b') add('bar', at(index, 0, 15, STEP, 2));
+    if (mark === 'u') add('up', at(index, 0, 1, STEP, 2));
+  });
+  return [...paths].map(([name, path]) => ({ name, path }));
+};
+
 /** A small picture of a way in: a row of cards, marked as the rail marks them. */
 @Component({
   selector: 'en-way-picture',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<svg [attr.viewBox]="'0 0 ' + cards().length * step + ' 18'" aria-hidden="true">
-    @for (mark of cards(); track $index) {
-      <rect
-        [attr.class]="'card ' + names[mark]"
-        [attr.x]="$index * step + 0.75"
-        y="3.75"
-        width="3.5"
-        height="9.5"
-      />
-      @if (mark === 'b') {
-        <rect class="bar" [attr.x]="$index * step" y="15" [attr.width]="step" height="2" />
-      }
-      @if (mark === 'u') {
-        <rect class="up" [attr.x]="$index * step" y="1" [attr.width]="step" height="2" />
-      }
+  template: `<svg [attr.viewBox]="'0 0 ' + picture().length * step + ' 18'" aria-hidden="true">
+    @for (part of parts(); track part.name) {
+      <path [attr.class]="part.name" [attr.d]="part.path" />
     }
   </svg>`,
   styles: `
@@ -62,12 +73,5 @@ export class WayPicture {
   /** One letter a card, as `Way` says. */
   readonly picture = input.required<string>();
   protected readonly step = STEP;
-  protected readonly cards = computed(() => [...this.picture()]);
-  protected readonly names: Readonly<Record<string, string>> = {
-    s: 'seen',
-    w: 'wanted',
-    n: 'number',
-    m: 'missing',
-    u: 'face-up',
-  };
+  protected readonly parts = computed(() => partsOf(this.picture()));
 }

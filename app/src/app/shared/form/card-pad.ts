@@ -33,10 +33,6 @@ const ROWS: readonly Suit[] = [3, 2, 0, 1];
       gap: 3px 2px;
     }
     button {
-      display: flex;
-      flex-direction: column;
-      align-items: center;
-      justify-content: center;
       line-height: 1.15;
       min-height: 40px;
       padding: 0;
@@ -45,6 +41,9 @@ const ROWS: readonly Suit[] = [3, 2, 0, 1];
       background: var(--paper);
       font-size: 0.82rem;
       cursor: pointer;
+    }
+    span {
+      display: block;
     }
     button:hover:not(:disabled) {
       border-color: var(--petrol);
