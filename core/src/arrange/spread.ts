@@ -23,16 +23,18 @@ const [COLOUR, SUIT, LIKE, SEQUENCE] = [0, 1, 2, 3];
 
 /** Card numbers are below this. */
 const CARDS = 108;
-const NONE = 255;
 
-/** By card: rank from 0 (NONE for a joker), suit (4 for a joker) and colour (2 for a joker). */
-const RANK_OF = Uint8Array.from({ length: CARDS }, (_, card) =>
-  isJoker(card) ? NONE : (rankOf(card) ?? 0) - 1,
-);
-const SUIT_OF = Uint8Array.from({ length: CARDS }, (_, card) => suitOf(card) ?? 4);
-const COLOUR_OF = Uint8Array.from({ length: CARDS }, (_, card) => {
-  const colour = colourOf(card);
-  return colour === undefined ? 2 : colour === 'red' ? 1 : 0;
+/** Where suit and colour stand in a card's looks, above the rank; a joker has neither, and no rank. */
+const [SUIT_BITS, COLOUR_BITS, RANK_BITS] = [0x70, 0x180, 0x0f];
+const NO_RANK = 0x0f;
+const NO_SUIT = 0x40;
+const NO_COLOUR = 0x100;
+
+/** By card: rank from 0, suit and colour in one number, so that one look into a table tells all three. */
+const LOOKS = Uint16Array.from({ length: CARDS }, (_, card) => {
+  if (isJoker(card)) return NO_RANK | NO_SUIT | NO_COLOUR;
+  const colour = colourOf(card) === 'red' ? 0x80 : 0;
+  return ((rankOf(card) ?? 0) - 1) | ((suitOf(card) ?? 0) << 4) | colour;
 });
 
 /**
@@ -48,9 +50,7 @@ const measureInto = (cards: Uint8Array, result: Uint8Array, rng?: Rng): void => 
   let sequences = 0;
   let longestColour = 0;
   let longestSuit = 0;
-  let suitBefore = 4;
-  let colourBefore = 2;
-  let rankBefore = NONE;
+  let before = NO_RANK | NO_SUIT | NO_COLOUR;
   for (let last = cards.length - 1; last >= 0; last--) {
     let card = cards[last];
     if (rng && last > 0) {
@@ -60,21 +60,20 @@ const measureInto = (cards: Uint8Array, result: Uint8Array, rng?: Rng): void => 
       cards[last] = drawn;
       card = drawn;
     }
-    const suit = SUIT_OF[card];
-    const colour = COLOUR_OF[card];
-    const rank = RANK_OF[card];
-    suitRun = suit === suitBefore && suit !== 4 ? suitRun + 1 : 1;
-    colourRun = colour === colourBefore && colour !== 2 ? colourRun + 1 : 1;
+    const looks = LOOKS[card];
+    const changed = looks ^ before;
+    suitRun = (changed & SUIT_BITS) === 0 && (looks & NO_SUIT) === 0 ? suitRun + 1 : 1;
+    colourRun = (changed & COLOUR_BITS) === 0 && (looks & NO_COLOUR) === 0 ? colourRun + 1 : 1;
     if (suitRun > longestSuit) longestSuit = suitRun;
     if (colourRun > longestColour) longestColour = colourRun;
-    if (rank !== NONE && rankBefore !== NONE) {
+    const rank = looks & RANK_BITS;
+    const rankBefore = before & RANK_BITS;
+    if (rank !== NO_RANK && rankBefore !== NO_RANK) {
       const gap = rank - rankBefore;
       if (gap === 0) likeRanks++;
       else if (gap === 1 || gap === -1 || gap === 12 || gap === -12) sequences++;
     }
-    suitBefore = suit;
-    colourBefore = colour;
-    rankBefore = rank;
+    before = looks;
   }
   result[COLOUR] = longestColour;
   result[SUIT] = longestSuit;

@@ -35,8 +35,13 @@ const riffleInto = (after: Uint8Array, before: Uint8Array, bits: Uint32Array, rn
     upper += ones(drawn);
   }
   let [top, bottom] = [0, upper];
-  for (let index = 0; index < size; index++)
-    after[index] = (bits[index >> 5] >>> (index & 31)) & 1 ? before[top++] : before[bottom++];
+  for (let index = 0; index < size; index++) {
+    // Without a branch, which would be guessed wrongly every other time.
+    const fromTop = (bits[index >> 5] >>> (index & 31)) & 1;
+    after[index] = before[bottom ^ ((top ^ bottom) & -fromTop)];
+    top += fromTop;
+    bottom += 1 - fromTop;
+  }
 };
 
 /** How many bits of a 32-bit number are set. */
