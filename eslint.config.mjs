@@ -9,10 +9,14 @@ const IMPURE = [
   ...['setTimeout', 'setInterval', 'requestAnimationFrame', 'performance', 'Date', 'crypto'],
 ].map((name) => ({ name, message: 'core is pure: no DOM, no I/O, no clock, no unseeded randomness.' }));
 
-const CORE_ONLY = { regex: '^[^.]', message: 'core imports nothing but itself.' };
+/** core/learn stands on a published memory schedule, which is as pure as core. */
+const CORE_ONLY = {
+  regex: '^(?!ts-fsrs$)[^.]',
+  message: 'core imports nothing but itself, and ts-fsrs.',
+};
 
 /** The folders of core, each over those before it: an import only goes to one that comes earlier. */
-const LAYERS = ['deck', 'job', 'form', 'moves', 'formats', 'odds', 'table', 'arrange', 'reckon'];
+const LAYERS = ['deck', 'job', 'form', 'moves', 'formats', 'odds', 'table', 'arrange', 'reckon', 'learn'];
 
 const coreLayers = LAYERS.map((layer, index) => ({
   files: [`core/src/${layer}/**/*.ts`],

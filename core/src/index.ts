@@ -10,4 +10,5 @@ export * from './reckon/facts/index';
 export * from './reckon/patterns/index';
 export * from './arrange/index';
 export * from './formats/index';
+export * from './learn/index';
 export { JOBS } from './jobs';

@@ -6,6 +6,8 @@ export interface View {
   readonly name: string;
   readonly path: string;
   readonly ask?: readonly string[];
+  /** Whether Escape would leave it. */
+  readonly hasKeys?: boolean;
   /** Brings the view into the state in which it has most to show. */
   readonly fill?: (page: Page) => Promise<void>;
 }
@@ -14,6 +16,13 @@ export const VIEWS: readonly View[] = [
   { name: 'reckon', path: '/reckon', ask: ['face KH', '7D 15'] },
   { name: 'reckon, out of step', path: '/reckon', ask: ['deal 9', '7D 15'] },
   { name: 'reckon, a pattern', path: '/reckon/two-cuts' },
+  { name: 'learn', path: '/learn' },
+  {
+    name: 'practice',
+    path: '/learn/practise',
+    hasKeys: true,
+    fill: (page) => page.getByRole('button', { name: /I have it/ }).click(),
+  },
   { name: 'arrange', path: '/arrange/sample-tidemark' },
   {
     name: 'editor',
@@ -44,10 +53,13 @@ export const GROUPS = Array.from({ length: Math.ceil(VIEWS.length / FEW) }, (_, 
 );
 
 /** Opens a view in the state in which it is looked at. */
-export const openView = async (enumeron: Enumeron, { path, ask = [], fill }: View): Promise<void> => {
+export const openView = async (
+  enumeron: Enumeron,
+  { path, ask = [], fill, hasKeys }: View,
+): Promise<void> => {
   await enumeron.open(path);
   for (const text of ask) await enumeron.ask(text);
   await fill?.(enumeron.page);
-  await enumeron.page.keyboard.press('Escape');
+  if (!hasKeys) await enumeron.page.keyboard.press('Escape');
   await enumeron.page.waitForTimeout(300);
 };

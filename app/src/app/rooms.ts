@@ -1,10 +1,11 @@
 import { ARRANGE } from './arrange/room';
 import { Line } from './data/kind';
+import { LEARN } from './learn/room';
 import { RECKON } from './reckon/room';
 import { Room, Told } from './shared/room';
 
 /** The rooms that exist, in the order of the work. */
-export const ROOMS: readonly Room[] = [ARRANGE, RECKON];
+export const ROOMS: readonly Room[] = [ARRANGE, LEARN, RECKON];
 
 /**
  * The room that opens when no other is asked for. It comes with the frame: as a part of its own it would be a dozen

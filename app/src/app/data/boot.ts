@@ -31,6 +31,8 @@ export class Boot {
   private readonly injector = inject(Injector);
   private readonly app = inject(ApplicationRef);
   private readonly rooms = inject(ROOM_SAMPLES);
+  /** Whether nothing is stored here yet, as far as that can be told at once. */
+  firstVisit = false;
   /** What this tab had not stored when it was left, read before anything is done. */
   private left: readonly LeftAction[] = [];
 
@@ -47,7 +49,8 @@ export class Boot {
    */
   async run(): Promise<void> {
     this.left = leftInFlight();
-    if (visitedBefore()) await this.open();
+    this.firstVisit = !visitedBefore();
+    if (!this.firstVisit) await this.open();
     else void painted(this.injector).then(() => this.open());
   }
 

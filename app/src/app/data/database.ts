@@ -14,8 +14,16 @@ const NATIVE = 10;
 /** Each table with its key and indexes, from the kinds that lie in it. */
 const STORES = Object.fromEntries(KINDS.map(({ table, stores }) => [table, stores]));
 
-/** The tables of version 1, as they were. */
+/** The tables of the versions before, as they were. */
 const STORES_1 = { orders: 'id', state: 'id', drafts: 'id', journal: '++id, done' };
+const STORES_2 = {
+  orders: 'id, made, name',
+  state: 'id',
+  drafts: 'id, subject',
+  journal: '++id, [line+done]',
+  damaged: 'id',
+  snapshots: 'id',
+};
 
 const keyIn = (table: Table, row: unknown): unknown =>
   (row as Record<string, unknown>)[table.schema.primKey.keyPath as string];
@@ -50,7 +58,9 @@ export class Database extends Dexie {
     if (options.indexedDB && !(Dexie.dependencies.indexedDB as unknown))
       Object.assign(Dexie.dependencies, { indexedDB: options.indexedDB, IDBKeyRange: options.IDBKeyRange });
     this.version(1).stores(STORES_1);
-    this.version(DATA_VERSION).stores(STORES).upgrade(migrateTo(DATA_VERSION));
+    this.version(2).stores(STORES_2).upgrade(migrateTo(2));
+    // New tables alone: no row changes.
+    this.version(DATA_VERSION).stores(STORES);
   }
 
   /** The rows of a kind, by key. */

@@ -16,6 +16,8 @@ export interface JoiParts {
   readonly cards: Joi.Schema;
   /** How an order was made. */
   readonly origin: Joi.Schema;
+  /** How well an item is held: the state of its schedule. */
+  readonly memory: Joi.ObjectSchema;
   /** What core reads. */
   craft(part: Part): Joi.Schema;
 }
@@ -33,6 +35,22 @@ const cardsOf = (value: unknown): unknown =>
 
 const timeOf = (value: unknown): unknown =>
   typeof value === 'string' && /^\d{4}-\d\d-\d\dT/.test(value) ? Date.parse(value) : value;
+
+const memorySchema = (joi: Joi.Root): Joi.ObjectSchema => {
+  const positive = joi.number().min(0).max(1e9).required();
+  const moment = joi.number().integer().min(0).max(END_OF_TIME);
+  return joi.object({
+    due: moment.required(),
+    stability: positive,
+    difficulty: joi.number().min(0).max(10).required(),
+    state: joi.valid(0, 1, 2, 3).required(),
+    scheduled: positive,
+    step: positive,
+    reps: positive,
+    lapses: positive,
+    last: moment,
+  });
+};
 
 export const joiParts = (joi: Joi.Root): JoiParts => {
   /** A value that a function takes or refuses; the problem comes out as it is. */
@@ -71,6 +89,7 @@ export const joiParts = (joi: Joi.Root): JoiParts => {
       return isCard(value) ? { value } : { problem: { what: 'This is no card.', remedy: 'Write it as 7D.' } };
     }),
     cards: craft(cardList(1), cardsOf).required(),
+    memory: memorySchema(joi),
     origin: craft((value) => {
       const outcome = parseOrigin(value);
       return outcome.ok ? undefined : outcome.problems[0];

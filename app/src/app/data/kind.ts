@@ -22,6 +22,8 @@ export interface Kind<Row = unknown> {
   /** The line on which changes are undone; undefined where they are not. */
   readonly line: Line | undefined;
   readonly inBackup: boolean;
+  /** Set where rows are written one after the other and not shown by themselves: they are not followed. */
+  readonly appended?: true;
   /** The most rows in a backup that is read. */
   readonly most: number;
   /** What a row must be, whether it was stored or stands in a file. Joi is handed in, since it is loaded late. */

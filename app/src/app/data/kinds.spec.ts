@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { shuffled, seededRng, numberOrder, Card } from '@enumeron/core/deck';
 import { makeName, nameProblem } from '@enumeron/core/formats';
+import { Grade, replay, scheduleBy } from '@enumeron/core/learn';
 import { ALL_HANDLINGS } from '@enumeron/core/reckon';
 import { readRow } from './check';
 import { Kind } from './kind';
@@ -43,6 +44,23 @@ const anyOrigin = fc.oneof(
     .map(([base, moves]) => ({ kind: 'recipe', base, moves })),
   fc.integer().map((seed) => ({ kind: 'random', seed, conditions: { ranksApart: true, suitsApart: false } })),
 );
+
+/** What a schedule makes of some answers. */
+const anyMemory = fc
+  .array(
+    fc.record({ grade: fc.constantFrom<Grade>(1, 2, 3, 4), wait: fc.integer({ min: 1000, max: 1e9 }) }),
+    {
+      minLength: 1,
+      maxLength: 6,
+    },
+  )
+  .map((answers) => {
+    let at = 1.7e12;
+    return replay(
+      scheduleBy(),
+      answers.map(({ grade, wait }) => ({ grade, at: (at += wait) })),
+    );
+  });
 
 /** A row of each kind as its makers make it. A kind that is not here fails the first test. */
 const ROWS: Readonly<Record<string, fc.Arbitrary<unknown>>> = {
@@ -117,6 +135,47 @@ const ROWS: Readonly<Record<string, fc.Arbitrary<unknown>>> = {
   }),
   seeded: anyTime.map((at) => ({ id: 'seeded', at })),
   backups: anyTime.map((saved) => ({ id: 'backups', saved })),
+  items: fc.record({
+    id: anyId.map((id) => `${id} number 7D`),
+    order: anyId,
+    item: fc.constant('number 7D'),
+    memory: anyMemory,
+    truth: fc.constantFrom('20', '7♦', '3♥ 9♦'),
+    begun: anyTime,
+  }),
+  reviews: fc.record(
+    {
+      id: anyId,
+      order: anyId,
+      item: fc.constant('after TD'),
+      at: anyTime,
+      answered: fc.constantFrom('20', '7♦', '3♥ 9♦'),
+      right: fc.boolean(),
+      ms: fc.nat(100_000),
+      grade: fc.constantFrom(1, 2, 3, 4),
+      interrupted: fc.constant(true),
+      withdrawn: fc.constant(true),
+      before: anyMemory,
+    },
+    { requiredKeys: ['id', 'order', 'item', 'at', 'answered', 'right', 'ms', 'grade'] },
+  ),
+  learning: fc.record({
+    id: anyId,
+    blocks: fc.constantFrom({ kind: 'own' }, { kind: 'size', size: 10 }),
+    directions: fc.subarray(['number', 'card', 'after', 'before', 'around', 'mate']),
+    newCards: fc.nat(60),
+    minutes: fc.integer({ min: 1, max: 120 }),
+  }),
+  practice: fc.record({
+    id: fc.constant('practice'),
+    order: anyId,
+    began: anyTime,
+    length: fc.nat(1e7),
+    spent: fc.nat(1e7),
+    asked: fc.nat(1000),
+    right: fc.nat(1000),
+    ended: fc.boolean(),
+  }),
   lately: fc.record({
     id: fc.constant('lately'),
     ways: fc.array(fc.stringMatching(/^[a-z-]{0,20}$/), { maxLength: 20 }),

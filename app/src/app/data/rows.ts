@@ -14,6 +14,7 @@ interface Stored {
 }
 
 const UNREAD: Stored = { read: false };
+const UNFOLLOWED = signal(UNREAD).asReadonly();
 
 /**
  * The rows that are shown: those stored, live in every tab, and over them what was done and is on its way to
@@ -100,6 +101,7 @@ export class Rows {
 
   /** The signal of a row, which follows storage from the first time that it is asked for. */
   private follow(place: Place): Signal<Stored> {
+    if (place.kind.appended) return UNFOLLOWED;
     const id = idOf(place);
     const known = this.stored.get(id);
     if (known && this.followed.has(id)) return known;

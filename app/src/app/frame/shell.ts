@@ -14,6 +14,7 @@ import { describeMove } from '@enumeron/core/file/moves/move';
 import { cards } from '@enumeron/core/file/moves/wording';
 import { Fact } from '@enumeron/core/reckon/facts';
 import { filter, map } from 'rxjs';
+import { Boot } from '../data/boot';
 import { Undoing } from '../data/undoing';
 import { MOST_FACTS } from '../data/kinds/facts';
 import { FactsStore } from '../pack/facts.store';
@@ -63,6 +64,7 @@ export class Shell {
     ),
     { initialValue: this.router.url },
   );
+  protected readonly firstVisit = inject(Boot).firstVisit;
   protected readonly first = FIRST_ROOM;
   /** Whether the room is the one that a first visit begins in. */
   protected readonly inFirst = computed(() => roomAt(this.url()) === FIRST_ROOM);

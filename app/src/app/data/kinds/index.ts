@@ -4,18 +4,22 @@ import { BESIDE } from './beside';
 import { DAMAGED } from './damaged';
 import { DRAFTS } from './drafts';
 import { FACTS } from './facts';
+import { ITEMS } from './items';
 import { JOURNAL } from './journal';
 import { LATELY } from './lately';
+import { LEARNING } from './learning';
 import { ORDERS } from './orders';
 import { PACK } from './pack';
 import { PATTERNS_TOLD } from './patterns';
+import { PRACTICE } from './practice';
+import { REVIEWS } from './reviews';
 import { SEEDED } from './seeded';
 import { SETTINGS } from './settings';
 import { SNAPSHOTS } from './snapshots';
 import { WANTED } from './wanted';
 
 /** The version of all that is stored, and of a backup. A kind says what it does to bring a row to a later one. */
-export const DATA_VERSION = 2;
+export const DATA_VERSION = 3;
 
 /** Every kind of stored row. To add one: its file, and its name here. */
 export const KINDS: readonly Kind[] = [
@@ -33,6 +37,10 @@ export const KINDS: readonly Kind[] = [
   SEEDED,
   BACKUPS,
   LATELY,
+  ITEMS,
+  REVIEWS,
+  LEARNING,
+  PRACTICE,
 ];
 
 export const kindNamed = (name: string): Kind | undefined => KINDS.find((kind) => kind.name === name);

@@ -10,6 +10,7 @@ import {
 import { breaksIn, cutForSeam, seamOf } from '@enumeron/core/deck';
 import { Marks, RailMarks } from '../../pack/marks';
 import { PackStore } from '../../pack/pack.store';
+import { RailHidden } from '../../pack/rail-hidden';
 import { RailGuess } from '../../pack/rail-guess';
 import { RailPreview } from '../../pack/rail-preview';
 import { RovingGrid } from '../../shared/roving-grid';
@@ -35,6 +36,8 @@ export class Rail {
   private readonly marks = inject(RailMarks).marks;
   protected readonly preview = inject(RailPreview).preview;
   protected readonly guesses = inject(RailGuess).guesses;
+  /** Why nothing is shown, in a drill. */
+  protected readonly hidden = inject(RailHidden).why;
   private readonly viewport = inject(Viewport);
   protected readonly columns = this.viewport.railColumns;
   protected readonly phone = this.viewport.phone;

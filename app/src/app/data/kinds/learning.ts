@@ -1,0 +1,54 @@
+import type { Blocks, Direction } from '@enumeron/core/learn';
+import { Kind } from '../kind';
+
+/** How an order is learnt. */
+export interface LearningRow {
+  /** The order's id. */
+  readonly id: string;
+  readonly blocks: Blocks;
+  readonly directions: readonly Direction[];
+  /** How many cards are begun on one day at most. */
+  readonly newCards: number;
+  /** How long a practice is, in minutes. */
+  readonly minutes: number;
+}
+
+/** What stands in until an order has settings of its own. */
+export const usualLearning = (id: string): LearningRow => ({
+  id,
+  blocks: { kind: 'own' },
+  directions: ['number', 'card', 'after', 'before'],
+  newCards: 5,
+  minutes: 5,
+});
+
+export const LEARNING: Kind<LearningRow> = {
+  name: 'learning',
+  table: 'learning',
+  stores: 'id',
+  keyOf: ({ id }) => id,
+  words: ['way in which an order is learnt', 'ways in which orders are learnt'],
+  line: 'table',
+  inBackup: true,
+  most: 20_000,
+  schema: (joi, { key }) =>
+    joi.object({
+      id: key,
+      blocks: joi
+        .alternatives(
+          joi.object({ kind: joi.valid('own').required() }),
+          joi.object({
+            kind: joi.valid('size').required(),
+            size: joi.number().integer().min(1).max(60).required(),
+          }),
+        )
+        .required(),
+      directions: joi
+        .array()
+        .items(joi.valid('number', 'card', 'after', 'before', 'around', 'mate'))
+        .unique()
+        .required(),
+      newCards: joi.number().integer().min(0).max(60).required(),
+      minutes: joi.number().integer().min(1).max(120).required(),
+    }),
+};

@@ -1,0 +1,254 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  DOCUMENT,
+  effect,
+  inject,
+  linkedSignal,
+  signal,
+  untracked,
+} from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { Router } from '@angular/router';
+import { Card, formatCard, showCard } from '@enumeron/core/deck';
+import {
+  asksOf,
+  Direction,
+  DIRECTION_WORDS,
+  EMPTY,
+  isFluent,
+  Item,
+  promptOf,
+  Said,
+  showSaid,
+  truthOf,
+  Typed,
+  typeKey,
+} from '@enumeron/core/learn';
+import { fromEvent } from 'rxjs';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { hideRail } from '../../pack/rail-hidden';
+import { CardText } from '../../shared/card-text';
+import { Clock } from '../../shared/clock';
+import { CardPad } from '../../shared/form/card-pad';
+import { ThumbPad } from '../../shared/form/thumb-pad';
+import { Viewport } from '../../shared/viewport';
+import { Given, LearnStore } from '../learn.store';
+import { Practice } from './practice';
+
+const DIGITS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '0'] as const;
+const MINUTE = 60_000;
+
+/** What has taken the keys while it is open; the drill takes them else. */
+const OVER_ALL = '[role=menu], [role=dialog]';
+
+const seconds = (ms: number): string => (ms / 1000).toFixed(1);
+
+/** One question after the other, answered by keys or by the pad; the drill has every key until Escape. */
+@Component({
+  selector: 'en-drill',
+  imports: [CardPad, CardText, MatButton, ThumbPad],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './drill.html',
+  styleUrl: './drill.scss',
+})
+export class Drill {
+  protected readonly practice = inject(Practice);
+  protected readonly store = inject(LearnStore);
+  private readonly clock = inject(Clock);
+  private readonly router = inject(Router);
+  protected readonly phone = inject(Viewport).phone;
+  protected readonly digits = DIGITS;
+
+  private readonly item = computed(() => this.practice.asked()?.item, { equal: (a, b) => a === b });
+  protected readonly asks = computed(() => {
+    const item = this.item();
+    return item && asksOf(item);
+  });
+  protected readonly question = computed(() => {
+    const item = this.item();
+    return item ? DIRECTION_WORDS[item.direction].asks : '';
+  });
+  protected readonly prompt = computed(() => this.shownOf(this.item()));
+
+  /** What has been typed of the answer, and when its first key was pressed. */
+  protected readonly typed = linkedSignal<Item | undefined, Typed>({
+    source: this.item,
+    computation: () => EMPTY,
+  });
+  private first: number | undefined;
+
+  protected readonly minutesLeft = computed(() => Math.ceil(this.practice.left() / MINUTE));
+  protected readonly part = computed(() => {
+    const { length } = this.store.practice();
+    return length === 0 ? 0 : 1 - this.practice.left() / length;
+  });
+  protected readonly lastSays = computed(() => {
+    const last = this.practice.given().at(0);
+    return last && this.sayGiven(last);
+  });
+  protected readonly fluent = computed(
+    () => this.practice.given().filter(({ ms, verdict }) => isFluent({ ms, right: verdict.right })).length,
+  );
+  protected readonly right = computed(
+    () => this.practice.given().filter(({ verdict }) => verdict.right).length,
+  );
+  /** Said once to whoever cannot see that something was taken back, or could not be. */
+  protected readonly note = signal('');
+
+  constructor() {
+    hideRail('The rail is hidden while you practise.');
+    const orderId = this.store.orderId();
+    effect(() => {
+      // Another order is in hand, by another tab: what is asked here is not of it.
+      if (this.store.orderId() !== orderId) untracked(() => this.leave());
+      // The order was edited meanwhile, and the card is gone from it.
+      const item = this.item();
+      if (item && !this.store.order().includes(item.card)) untracked(() => this.practice.goOn());
+    });
+    const document = inject(DOCUMENT);
+    // Not before all is read: what was answered before would be asked as if it were new.
+    const begun = effect(() => {
+      if (!this.store.isRead()) return;
+      untracked(() => this.practice.start(this.store.settings().minutes));
+      begun.destroy();
+    });
+    effect(() => {
+      if (!this.item() || this.practice.introduced() !== undefined) return;
+      this.first = undefined;
+      void this.practice.shown();
+    });
+    // Before anything else hears a key: in a drill it would be a shortcut, or the ask line would tell the answer.
+    const keys = (event: KeyboardEvent): void => this.key(event);
+    document.addEventListener('keydown', keys, { capture: true });
+    inject(DestroyRef).onDestroy(() => document.removeEventListener('keydown', keys, { capture: true }));
+    fromEvent(document, 'visibilitychange')
+      .pipe(takeUntilDestroyed())
+      .subscribe(() => this.practice.interrupt());
+  }
+
+  private shownOf(item: Item | undefined): string {
+    return item ? showSaid(promptOf(item, this.store.order())) : '';
+  }
+
+  /** The answer as it grows: cards with their signs. */
+  protected readonly shownTyped = computed(() => {
+    const { text } = this.typed();
+    return this.asks() === 'number' ? text : text.toUpperCase();
+  });
+
+  private key(event: KeyboardEvent): void {
+    const target = event.target as Element;
+    if (event.ctrlKey || event.metaKey || event.altKey || document.querySelector(OVER_ALL)) return;
+    if (event.key === 'Tab' || (event.key === 'Enter' && target.closest('button, a'))) return;
+    event.stopPropagation();
+    if (event.key === 'Escape') {
+      event.preventDefault();
+      this.leave();
+    } else if (this.practice.ended()) this.endKey(event);
+    else if (this.practice.introduced() !== undefined) this.introKey(event);
+    else if (this.practice.wrong()) this.wrongKey(event);
+    else this.answerKey(event.key, event);
+  }
+
+  private endKey(event: KeyboardEvent): void {
+    if (event.key === 'Enter') this.leave();
+    else if (event.key === 'Backspace') void this.takeBack();
+  }
+
+  private introKey(event: KeyboardEvent): void {
+    if (event.key !== 'Enter' && event.key !== ' ') return;
+    event.preventDefault();
+    this.practice.meet();
+  }
+
+  private wrongKey(event: KeyboardEvent): void {
+    if (event.key === 'Backspace') void this.takeBack();
+    else if (event.key === 'Enter' || event.key === ' ') {
+      event.preventDefault();
+      this.practice.goOn();
+    }
+  }
+
+  protected answerKey(key: string, event: Event): void {
+    if (key === 'Backspace' && this.typed().text === '') {
+      void this.takeBack();
+      return;
+    }
+    const asks = this.asks();
+    if (!asks) return;
+    const before = this.typed();
+    const next = typeKey(asks, before, key, this.store.order());
+    if (next.text === before.text && !next.said) return;
+    event.preventDefault();
+    if (next.text.length > before.text.length) this.first ??= this.clock.of(event);
+    this.typed.set(next);
+    if (next.said) this.give(next.said, event);
+  }
+
+  /** A card of the pad: the whole answer, or one of two. */
+  protected pick(card: Card, event: Event): void {
+    for (const key of formatCard(card)) this.answerKey(key === '*' ? '' : key, event);
+  }
+
+  protected pickEvent(card: Card): void {
+    this.pick(card, new Event('click'));
+  }
+
+  private give(said: Said, event: Event): void {
+    const first = this.first ?? this.clock.of(event);
+    this.first = undefined;
+    this.note.set('');
+    this.practice.answer(said, first);
+    this.typed.set(EMPTY);
+  }
+
+  protected async takeBack(): Promise<void> {
+    const [last] = this.practice.given();
+    if (!(last as Given | undefined)) return;
+    const done = await this.practice.takeBack();
+    this.note.set(
+      done
+        ? `${this.shownOf(last.item)}: taken back.`
+        : 'That cannot be taken back: it was answered again in another tab.',
+    );
+  }
+
+  /** What became of an answer: `9♠ → 33 · 1.2 s`. */
+  private sayGiven({ item, said, verdict, ms }: Given): string {
+    const wrong = verdict.right ? '' : `, not ${showSaid(said)}`;
+    return `${this.shownOf(item)} → ${showSaid(verdict.truth)}${wrong} · ${seconds(ms)} s`;
+  }
+
+  /** What is said of a wrong answer: the truth is shown above it. */
+  protected readonly mistake = computed(() => {
+    const wrong = this.practice.wrong();
+    if (!wrong) return undefined;
+    const { item, said, verdict } = wrong;
+    const other = verdict.confused;
+    const mixed =
+      other && item.direction !== 'card' && item.direction !== 'number'
+        ? `That is so for ${this.shownOf(other)}.`
+        : item.direction === 'number' && other
+          ? `${showCard(other.card)} lies at ${showSaid(said)}.`
+          : item.direction === 'card' && other
+            ? `${showSaid(said)} lies at ${this.shownOf(other)}.`
+            : '';
+    return { truth: showSaid(verdict.truth), said: showSaid(said), mixed };
+  });
+
+  /** All that is to be known of a card that is new. */
+  protected readonly intro = computed(() => {
+    const card = this.practice.introduced();
+    if (card === undefined) return undefined;
+    const of = (direction: Direction): string => showSaid(truthOf({ direction, card }, this.store.order()));
+    return { card: showCard(card), number: of('number'), before: of('before'), after: of('after') };
+  });
+
+  protected leave(): void {
+    this.practice.stop();
+    void this.router.navigate(['/learn']);
+  }
+}

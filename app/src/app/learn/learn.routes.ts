@@ -1,0 +1,17 @@
+import { Routes } from '@angular/router';
+import { LearnRoom } from './learn-room';
+import { LearnStore } from './learn.store';
+import { Practice } from './drill/practice';
+import { Today } from './today/today';
+
+export const LEARN_ROUTES: Routes = [
+  {
+    path: '',
+    component: LearnRoom,
+    providers: [LearnStore, Practice],
+    children: [
+      { path: '', pathMatch: 'full', component: Today },
+      { path: 'practise', loadComponent: () => import('./drill/drill').then((module) => module.Drill) },
+    ],
+  },
+];

@@ -1,0 +1,290 @@
+import { TestBed } from '@angular/core/testing';
+import { provideRouter, Router } from '@angular/router';
+import {
+  Item,
+  itemId,
+  Memory,
+  parseItem,
+  promptOf,
+  replay,
+  Said,
+  scheduleBy,
+  showSaid,
+  truthOf,
+} from '@enumeron/core/learn';
+import { formatCard } from '@enumeron/core/deck';
+import { freshApp, until } from '../../testing/fresh';
+import { render, Rendered } from '../../testing/render';
+import { Database } from '../data/database';
+import { itemKey, ITEMS } from '../data/kinds/items';
+import { ReviewRow, REVIEWS } from '../data/kinds/reviews';
+import { Journal } from '../data/journal';
+import { sampleOrders } from '../data/sample';
+import { RailHidden } from '../pack/rail-hidden';
+import { Clock } from '../shared/clock';
+import { Drill } from './drill/drill';
+import { Practice } from './drill/practice';
+import { LearnStore } from './learn.store';
+import { Today } from './today/today';
+
+const [tidemark] = sampleOrders();
+const order = tidemark.cards;
+
+/** A clock that goes only when it is told to. */
+class FakeClock extends Clock {
+  at = Date.UTC(2026, 10, 25, 12);
+  page = 1000;
+
+  override now(): number {
+    return this.at;
+  }
+  override offset(): number {
+    return 0;
+  }
+  override painted(): Promise<number> {
+    return Promise.resolve(this.page);
+  }
+  override of(): number {
+    return this.page;
+  }
+  /** So many milliseconds go by. */
+  pass(ms: number): void {
+    this.at += ms;
+    this.page += ms;
+  }
+}
+
+let clock: FakeClock;
+let db: Database;
+
+beforeEach(async () => {
+  clock = new FakeClock();
+  db = await freshApp([
+    provideRouter([{ path: '**', children: [] }]),
+    { provide: Clock, useValue: clock },
+    LearnStore,
+    Practice,
+  ]);
+  await until(() => TestBed.inject(LearnStore).isRead());
+});
+
+const press = (key: string): KeyboardEvent => {
+  const event = new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true });
+  document.body.dispatchEvent(event);
+  return event;
+};
+
+const keysOf = (said: Said): string[] =>
+  said.kind === 'number'
+    ? [...said.number.toString()]
+    : said.cards.flatMap((card) => [...formatCard(card).toLowerCase()]);
+
+interface Practised {
+  readonly drill: Rendered<Drill>;
+  asked(): Item;
+  /** Answers what is asked after so many milliseconds, with the truth or with something else. */
+  answer(after: number, said?: Said): Promise<void>;
+}
+
+const practise = async (): Promise<Practised> => {
+  const drill = await render(Drill);
+  const practice = TestBed.inject(Practice);
+  const settle = async (): Promise<void> => {
+    await drill.fixture.whenStable();
+    while (practice.introduced() !== undefined) {
+      press('Enter');
+      await drill.fixture.whenStable();
+    }
+    // The frame of the prompt.
+    await new Promise((resolve) => setTimeout(resolve));
+  };
+  await settle();
+  const asked = (): Item => practice.asked()?.item as Item;
+  return {
+    drill,
+    asked,
+    answer: async (after, said) => {
+      const item = asked();
+      clock.pass(after);
+      const keys = keysOf(said ?? truthOf(item, order));
+      for (const key of keys) press(key);
+      if (practice.asked()?.item === item && !practice.wrong()) press('Enter');
+      await settle();
+    },
+  };
+};
+
+const reviews = (): Promise<ReviewRow[]> => db.rows(REVIEWS).toArray();
+const memoryOf = async (item: Item): Promise<Memory | undefined> =>
+  (await db.rows(ITEMS).get(itemKey(tidemark.id, itemId(item))))?.memory;
+const stored = async (count: number): Promise<void> => {
+  for (let turn = 0; turn < 400 && (await db.rows(REVIEWS).count()) < count; turn++)
+    await new Promise((resolve) => setTimeout(resolve, 5));
+};
+
+test('the first practice begins with one key, shows a new card before it asks, and takes every key', async () => {
+  const today = await render(Today);
+  expect(today.text()).toContain('5 new');
+  const navigate = jest.spyOn(TestBed.inject(Router), 'navigate').mockResolvedValue(true);
+  press('Enter');
+  expect(navigate).toHaveBeenCalledWith(['/learn/practise']);
+  today.fixture.destroy();
+
+  const drill = await render(Drill);
+  const practice = TestBed.inject(Practice);
+  const card = practice.introduced() as number;
+  expect(drill.text()).toContain('A new card');
+  expect(drill.text()).toContain(showSaid(truthOf({ direction: 'number', card }, order)));
+  expect(TestBed.inject(RailHidden).why()).toContain('hidden');
+  press('Enter');
+  await drill.fixture.whenStable();
+  expect(practice.introduced()).toBeUndefined();
+  // Neither the ask line nor a room opens by a key.
+  let heard = 0;
+  const listen = (): unknown => heard++;
+  document.addEventListener('keydown', listen);
+  for (const key of ['/', '3', 'u', '?']) press(key);
+  expect(heard).toBe(0);
+  press('Escape');
+  document.removeEventListener('keydown', listen);
+  expect(navigate).toHaveBeenLastCalledWith(['/learn']);
+  drill.fixture.destroy();
+  expect(TestBed.inject(RailHidden).why()).toBeUndefined();
+});
+
+test('time runs from the painted prompt to the first key, and the schedule is that of the answers', async () => {
+  const { answer, asked } = await practise();
+  const answered: { item: Item; ms: number }[] = [];
+  for (const ms of [400, 900, 2600, 5000, 1500, 300, 800, 700]) {
+    answered.push({ item: asked(), ms });
+    await answer(ms);
+  }
+  await stored(8);
+  const rows = (await reviews()).sort((a, b) => a.at - b.at);
+  expect(rows.map(({ item, ms }) => ({ item: parseItem(item), ms }))).toEqual(answered);
+  expect(rows.every(({ right }) => right)).toBe(true);
+  const schedule = scheduleBy();
+  for (const { item } of answered) {
+    const own = rows.filter((row) => row.item === itemId(item));
+    expect(await memoryOf(item)).toEqual(replay(schedule, own));
+  }
+});
+
+test('a wrong answer shows the truth and what was mixed up, and comes back in the same practice', async () => {
+  const { answer, asked, drill } = await practise();
+  const first = asked();
+  const wrong = truthOf({ ...first, card: order[30] }, order);
+  await answer(900, wrong);
+  expect(drill.text()).toContain(`Not ${showSaid(wrong)}`);
+  expect(drill.find('.prompt').textContent).toContain(showSaid(truthOf(first, order)));
+  press('Enter');
+  await drill.fixture.whenStable();
+  const seen: Item[] = [];
+  for (let count = 0; count < 25 && !seen.some((item) => itemId(item) === itemId(first)); count++) {
+    clock.pass(20_000);
+    await answer(600);
+    seen.push(asked());
+  }
+  expect(seen.map(itemId)).toContain(itemId(first));
+});
+
+test('the last answer is taken back exactly: the item as before, the answer kept as withdrawn', async () => {
+  TestBed.inject(LearnStore).set({ minutes: 120 });
+  const { answer, asked, drill } = await practise();
+  const first = asked();
+  await answer(500);
+  for (let count = 0; count < 60 && itemId(asked()) !== itemId(first); count++) {
+    clock.pass(60_000);
+    await answer(500);
+  }
+  expect(itemId(asked())).toBe(itemId(first));
+  const before = await memoryOf(first);
+  const count = (await reviews()).length;
+  await answer(500, truthOf({ ...first, card: order[40] }, order));
+  await stored(count + 1);
+  expect(await memoryOf(first)).not.toEqual(before);
+  press('Backspace');
+  await until(() => drill.text().includes('taken back'));
+  expect(await memoryOf(first)).toEqual(before);
+  expect((await reviews()).filter(({ withdrawn }) => withdrawn)).toHaveLength(1);
+  expect(await db.rows(REVIEWS).count()).toBe(count + 1);
+  expect(itemId(asked())).toBe(itemId(first));
+  // The very first answer to an item: it is as if it had never been begun.
+});
+
+test('the first answer of all is taken back as if it had never been given', async () => {
+  const { answer, asked, drill } = await practise();
+  const first = asked();
+  await answer(500);
+  await stored(1);
+  expect(await memoryOf(first)).toBeDefined();
+  press('Backspace');
+  await until(() => drill.text().includes('taken back'));
+  expect(await memoryOf(first)).toBeUndefined();
+  expect(itemId(asked())).toBe(itemId(first));
+  // There is no more to take back.
+  press('Backspace');
+  expect(itemId(asked())).toBe(itemId(first));
+});
+
+test('a hidden tab and a long pause are not taken as slowness', async () => {
+  const { answer } = await practise();
+  document.dispatchEvent(new Event('visibilitychange'));
+  await answer(9000);
+  clock.pass(500);
+  await answer(25_000);
+  await stored(2);
+  const rows = (await reviews()).sort((a, b) => a.at - b.at);
+  expect(rows.map(({ grade, interrupted }) => [grade, interrupted])).toEqual([
+    [3, true],
+    [3, undefined],
+  ]);
+});
+
+test('a practice that was left goes on where it was; its answers are there', async () => {
+  const { answer, drill } = await practise();
+  await answer(700);
+  await answer(700);
+  await stored(2);
+  drill.fixture.destroy();
+  const again = await practise();
+  expect(again.drill.text()).toContain('2 answered');
+  await again.answer(700);
+  expect(again.drill.text()).toContain('3 answered');
+  press('Escape');
+});
+
+test('answers are no steps of undo, and two tabs that answer the same item lose none', async () => {
+  const { answer, asked } = await practise();
+  const item = asked();
+  await answer(800);
+  await stored(1);
+  expect(TestBed.inject(Journal).undoable()).toBeUndefined();
+  // Another tab, which knows nothing of this one.
+  const store = TestBed.inject(LearnStore);
+  clock.pass(1000);
+  store.answer(item, truthOf(item, order), { ms: 500 }, 0);
+  store.answer(item, promptOf(item, order), { ms: 500 }, 0);
+  await stored(3);
+  const own = (await reviews()).sort((a, b) => a.at - b.at);
+  expect(own).toHaveLength(3);
+  expect((await memoryOf(item))?.reps).toBe(3);
+});
+
+test('how an order is learnt can be changed, and the plan follows', async () => {
+  const today = await render(Today);
+  await today.click('its mate’s number');
+  expect(today.text()).toContain('of 260 held');
+  await today.click('20 min');
+  const fresh = today.find('input') as HTMLInputElement;
+  fresh.value = '0';
+  fresh.dispatchEvent(new Event('change'));
+  await today.fixture.whenStable();
+  expect(today.text()).toContain('Nothing is due');
+  expect(TestBed.inject(LearnStore).settings()).toMatchObject({ minutes: 20, newCards: 0 });
+  for (const wrong of ['x', '99', '-1']) {
+    fresh.value = wrong;
+    fresh.dispatchEvent(new Event('change'));
+  }
+  expect(TestBed.inject(LearnStore).settings().newCards).toBe(0);
+});

@@ -1,0 +1,35 @@
+import { Origin } from '../arrange/origin';
+import { Card } from '../deck/card';
+import { Order } from '../deck/order';
+
+/** How an order is cut into blocks that are learnt one after the other. */
+export type Blocks =
+  /** As the order was made: a suit, a half, a bank first; thirteen where it has no such parts. */
+  | { readonly kind: 'own' }
+  /** So many cards each. */
+  | { readonly kind: 'size'; readonly size: number };
+
+const bySize = (order: Order, size: number): Card[][] =>
+  Array.from({ length: Math.ceil(order.length / size) }, (_, index) =>
+    order.slice(index * size, (index + 1) * size),
+  );
+
+/** Cards that are no smaller a part than this are worth a block of their own. */
+const USUAL = 13;
+
+/** Blocks of an order, each with at least one card, together the whole order. */
+export const blocksOf = (order: Order, blocks: Blocks, origin?: Origin): readonly (readonly Card[])[] => {
+  if (blocks.kind === 'size') return bySize(order, Math.max(1, Math.floor(blocks.size)));
+  if (origin?.kind === 'rule') {
+    const { kind } = origin.rule;
+    if (kind === 'mirrored halves' || kind === 'palindrome')
+      return bySize(order, Math.ceil(order.length / 2));
+  }
+  if (origin?.kind === 'bank') {
+    const inBank = new Set(origin.bank.cards);
+    const bank = order.filter((card) => inBank.has(card));
+    const rest = order.filter((card) => !inBank.has(card));
+    return [...(bank.length > 0 ? [bank] : []), ...bySize(rest, USUAL)];
+  }
+  return bySize(order, USUAL);
+};

@@ -1,0 +1,41 @@
+export { type Blocks, blocksOf } from './blocks';
+export { type Asks, asksOf, EMPTY, type Typed, typeKey } from './entry';
+export { confusable, digitsExchanged } from './confusable';
+export { DAY, dayOf, dayStart } from './day';
+export { type Answered, type Grade, gradeOf, INTERRUPTED, isFluent, isTimed, PACE, type Pace } from './grade';
+export {
+  type Direction,
+  DIRECTION_WORDS,
+  DIRECTIONS,
+  type Item,
+  itemId,
+  itemsOf,
+  judge,
+  MORE_DIRECTIONS,
+  parseItem,
+  promptOf,
+  type Said,
+  showSaid,
+  truthOf,
+  type Verdict,
+} from './item';
+export {
+  dueItems,
+  type Memories,
+  newItems,
+  type Next,
+  nextItem,
+  openBlocks,
+  type Plan,
+  type Standing,
+} from './plan';
+export {
+  checkWeights,
+  type Graded,
+  type Memory,
+  replay,
+  type Schedule,
+  SCHEDULE,
+  scheduleBy,
+  type ScheduleSettings,
+} from './schedule';

@@ -1,0 +1,122 @@
+import { Card, firstOf, looksLike, mateOf } from '../deck/card';
+import { mod } from '../deck/mod';
+import { formatCard, parseCard, showCard } from '../deck/notation';
+import { Order, placeOf } from '../deck/order';
+
+/**
+ * One way in which a card is asked: its number, the card of its number, what follows it, what precedes it, both cards
+ * around it, or the number of its mate.
+ */
+export type Direction = 'number' | 'card' | 'after' | 'before' | 'around' | 'mate';
+
+/** The four directions that make an order known, and those that are asked only where the user wants them. */
+export const DIRECTIONS: readonly Direction[] = ['number', 'card', 'after', 'before'];
+export const MORE_DIRECTIONS: readonly Direction[] = ['around', 'mate'];
+
+/** One thing to be known: a card of an order in one direction. It is remembered and forgotten by itself. */
+export interface Item {
+  readonly direction: Direction;
+  /** The card that it is about, also where its number is what is asked about. */
+  readonly card: Card;
+}
+
+/** What is shown, or what is answered: a number from 1, or cards. */
+export type Said =
+  | { readonly kind: 'number'; readonly number: number }
+  | { readonly kind: 'cards'; readonly cards: readonly Card[] };
+
+const number = (place: number): Said => ({ kind: 'number', number: place });
+const cardsOf = (...cards: readonly Card[]): Said => ({ kind: 'cards', cards });
+
+/** An item as a text that no other item of the order has: `number 7D`. */
+export const itemId = ({ direction, card }: Item): string => `${direction} ${formatCard(card)}`;
+
+/** The item of such a text, or undefined where it is none. */
+export const parseItem = (text: string): Item | undefined => {
+  const [word, name, ...more] = text.split(' ');
+  const direction = [...DIRECTIONS, ...MORE_DIRECTIONS].find((each) => each === word);
+  const card = more.length === 0 && (name as string | undefined) ? parseCard(name) : undefined;
+  return direction && card !== undefined && itemId({ direction, card }) === text
+    ? { direction, card }
+    : undefined;
+};
+
+/** The card that lies so many places behind another, round the order's end. */
+const neighbour = (order: Order, card: Card, steps: number): Card =>
+  order[mod((placeOf(order, card) ?? 1) - 1 + steps, order.length)];
+
+/** What is shown for an item of the order. */
+export const promptOf = ({ direction, card }: Item, order: Order): Said =>
+  direction === 'card' ? number(placeOf(order, card) ?? 0) : cardsOf(card);
+
+/** The truth for an item of the order. */
+export const truthOf = ({ direction, card }: Item, order: Order): Said => {
+  switch (direction) {
+    case 'number':
+      return number(placeOf(order, card) ?? 0);
+    case 'card':
+      return cardsOf(card);
+    case 'after':
+      return cardsOf(neighbour(order, card, 1));
+    case 'before':
+      return cardsOf(neighbour(order, card, -1));
+    case 'around':
+      return cardsOf(neighbour(order, card, -1), neighbour(order, card, 1));
+    case 'mate':
+      return number(placeOf(order, mateOf(card)) ?? 0);
+  }
+};
+
+/**
+ * Every item of an order in these directions, in the order's own order. An item without an answer is left out: a mate
+ * that the order does not hold, a neighbour where there is only one card.
+ */
+export const itemsOf = (order: Order, directions: readonly Direction[] = DIRECTIONS): Item[] =>
+  order.flatMap((card) =>
+    directions
+      .filter((direction) =>
+        direction === 'mate'
+          ? firstOf(card) < 52 && placeOf(order, mateOf(card)) !== undefined
+          : direction === 'number' || direction === 'card' || order.length > 1,
+      )
+      .map((direction) => ({ direction, card })),
+  );
+
+/** Whether two things that are said are the same; the two copies of a card look the same. */
+const sameSaid = (a: Said, b: Said): boolean => {
+  if (a.kind === 'number' || b.kind === 'number')
+    return a.kind === 'number' && b.kind === 'number' && a.number === b.number;
+  return a.cards.length === b.cards.length && a.cards.every((card, index) => looksLike(card, b.cards[index]));
+};
+
+/** What an answer is worth: whether it is right, the truth, and what it would have been right for. */
+export interface Verdict {
+  readonly right: boolean;
+  readonly truth: Said;
+  /** The item that the wrong answer answers, of the same direction: what was confused with what. */
+  readonly confused: Item | undefined;
+}
+
+export const judge = (item: Item, order: Order, answer: Said): Verdict => {
+  const truth = truthOf(item, order);
+  const right = sameSaid(truth, answer);
+  const confused = right
+    ? undefined
+    : itemsOf(order, [item.direction]).find((other) => sameSaid(truthOf(other, order), answer));
+  return { right, truth, confused };
+};
+
+/** What is said, for the eye: `20`, `7♦`, `3♥ 9♦`. */
+export const showSaid = (said: Said): string =>
+  said.kind === 'number' ? said.number.toString() : said.cards.map(showCard).join(' ');
+
+/** What a direction is called, and its question. */
+export const DIRECTION_WORDS: Readonly<Record<Direction, { readonly name: string; readonly asks: string }>> =
+  {
+    number: { name: 'card to number', asks: 'Where is it?' },
+    card: { name: 'number to card', asks: 'Which card lies there?' },
+    after: { name: 'what follows', asks: 'What follows it?' },
+    before: { name: 'what precedes', asks: 'What precedes it?' },
+    around: { name: 'both around it', asks: 'Between which two does it lie?' },
+    mate: { name: 'its mate’s number', asks: 'Where is its mate?' },
+  };
