@@ -1,5 +1,6 @@
 import { join } from 'node:path';
 import { Enumeron, expect, test } from '../tests/enumeron';
+import { answer, meet } from '../tests/learner';
 
 /** One current picture of every main view, from the demo data. */
 const FOLDER = join(import.meta.dirname, '../../docs/screenshots');
@@ -69,14 +70,28 @@ test('reckon, the map of all pairs', async ({ enumeron }) => {
   await shoot(enumeron, 'reckon-map');
 });
 
-test.describe('a pattern on a phone', () => {
+/** Some cards are begun, the first of them held. */
+const learnSome = async (enumeron: Enumeron): Promise<void> => {
+  const { page } = enumeron;
+  await enumeron.open('/learn/practise');
+  await expect(page.getByText('A new card')).toBeVisible();
+  for (let count = 1; count <= 14; count++) await answer(page, count);
+};
+
+test('learn', async ({ enumeron, page }) => {
+  await learnSome(enumeron);
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('heading', { name: 'Today, Tidemark' })).toBeVisible();
+  await shoot(enumeron, 'learn');
+});
+
+test.describe('a practice on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, colorScheme: 'dark' });
 
-  test('reckon, neighbours to missing cards, phone', async ({ enumeron, page }) => {
-    await enumeron.open('/reckon/gap');
-    for (const name of ['three', 'hearts', 'nine', 'diamonds'])
-      await page.locator('en-thumb-pad').getByRole('button', { name, exact: true }).click();
-    await shoot(enumeron, 'reckon-gap-phone');
+  test('learn, a practice, phone', async ({ enumeron, page }) => {
+    await learnSome(enumeron);
+    await meet(page);
+    await page.screenshot({ path: join(FOLDER, 'learn-phone.png') });
   });
 });
 
@@ -115,13 +130,6 @@ test('arrange, sorting guide', async ({ enumeron, page }) => {
   await enumeron.open('/arrange/sample-tidemark/sort');
   await page.getByRole('textbox', { name: 'type it' }).pressSequentially('7D');
   await shoot(enumeron, 'arrange-sorting');
-});
-
-test('arrange, laying a pack as its cards come', async ({ enumeron, page }) => {
-  await enumeron.open('/arrange/sample-twin-harbours/sort');
-  for (const name of ['9D', 'QC', '4C', 'AS', 'QS', '9H'])
-    await page.getByRole('textbox', { name: 'type it' }).pressSequentially(name);
-  await shoot(enumeron, 'arrange-laying');
 });
 
 test('arrange, a question of every cut', async ({ enumeron, page }) => {
