@@ -2,11 +2,13 @@ import { PROPERTIES } from './arrange/properties';
 import { RANDOM_ORDER } from './arrange/randomOrder';
 import { ROUTE } from './arrange/route';
 import { SPREADS } from './arrange/spread';
+import { FORECAST } from './learn/forecast';
 import { POSSIBLE } from './reckon/facts/deduce';
 import { KEY_CARD } from './reckon/patterns/keyCard';
 
 /** Every long computation, by name. To add one: its file with its `JobRule`, and a row here. */
 export const JOBS = {
+  forecast: FORECAST,
   'key card': KEY_CARD,
   possible: POSSIBLE,
   properties: PROPERTIES,

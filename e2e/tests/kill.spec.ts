@@ -96,7 +96,7 @@ const cutAlong = async (page: Page): Promise<number> => {
   }
 };
 
-const ROUNDS = 7;
+const ROUNDS = 4;
 
 test('killed at any moment, the application starts, undo works, and at most the last key or action is gone', async ({
   baseURL,

@@ -1,7 +1,8 @@
+export { type Band, FORECAST, type ForecastArgs, forecastOf, type ForecastRuns } from './forecast';
 export { type Blocks, blocksOf } from './blocks';
 export { type Asks, asksOf, EMPTY, type Typed, typeKey } from './entry';
 export { confusable, digitsExchanged } from './confusable';
-export { DAY, dayOf, dayStart } from './day';
+export { DAY, dayOf, dayStart, HOUR } from './day';
 export { type Answered, type Grade, gradeOf, INTERRUPTED, isFluent, isTimed, PACE, type Pace } from './grade';
 export {
   type Direction,

@@ -7,6 +7,7 @@ export { type Overhand } from './overhand';
 export { type MovePacket, type ReversePacket } from './packet';
 export { type Riffle } from './riffle';
 export { type Put, type Take } from './takePut';
+export { weavesToPlace } from './topToPlace';
 export {
   type Unweave,
   unweave,

@@ -14,7 +14,7 @@ import { parseBackup } from './backup-file';
 import { BackupsStore } from './backups.store';
 import { Boot } from './boot';
 import { Database } from './database';
-import { kindNamed, KINDS } from './kinds';
+import { DATA_VERSION, kindNamed, KINDS } from './kinds';
 import { DAMAGED } from './kinds/damaged';
 import { JOURNAL } from './kinds/journal';
 import { ORDERS } from './kinds/orders';
@@ -224,7 +224,7 @@ test('a wrong backup changes nothing and says what is wrong, where', async () =>
     [`[${'0,'.repeat(3_000_000)}0]`, /not a backup of Enumeron/],
     ['null', /not a backup of Enumeron/],
     ['[]', /not a backup of Enumeron/],
-    [JSON.stringify({ ...good, version: 3 }), /newer Enumeron/],
+    [JSON.stringify({ ...good, version: DATA_VERSION + 1 }), /newer Enumeron/],
     [JSON.stringify({ ...good, version: { toString: 1 } }), /version.*does not say which version/],
     [JSON.stringify({ ...good, made: 'yesterday' }), /made.*when it was made/],
     [JSON.stringify({ ...good, rows: undefined }), /rows.*holds no rows/],

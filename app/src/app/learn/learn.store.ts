@@ -7,7 +7,9 @@ import {
   DAY,
   dayStart,
   dueItems,
+  ForecastArgs,
   gradeOf,
+  HOUR,
   Item,
   itemId,
   itemsOf,
@@ -18,6 +20,7 @@ import {
   parseItem,
   Plan,
   Said,
+  SCHEDULE,
   scheduleBy,
   showSaid,
   Standing,
@@ -183,6 +186,24 @@ export class LearnStore {
     }
     return held;
   });
+
+  /**
+   * What a forecast of this order is made from; undefined until the items are read. The moment is that of the last
+   * look, by the hour: a forecast does not change with every answer's second.
+   */
+  forecastArgs(days: number, runs: number, seed: number): ForecastArgs | undefined {
+    if (!this.isRead()) return undefined;
+    const { directions, minutes, newCards } = this.settings();
+    const { blocks, order } = this.plan();
+    return {
+      ...{ order, directions, blocks, newCards, minutes, schedule: SCHEDULE, days, runs, seed },
+      memories: [...this.memories()],
+      now: Math.floor(this.now() / HOUR) * HOUR,
+      offset: this.clock.offset(),
+      answerTime: this.usualTime(),
+      rightness: 1,
+    };
+  }
 
   /** Where a practice stands that has asked these. */
   standing(asked: Standing['asked']): Standing {

@@ -2,6 +2,7 @@ import { JobRule, runJob } from '@enumeron/core/job';
 import { JOBS } from '@enumeron/core/file/jobs';
 import { seededRng, numberOrder } from '@enumeron/core/deck';
 import { spreadCounter } from '@enumeron/core/arrange';
+import { SCHEDULE } from '@enumeron/core/learn';
 import { BehaviorSubject, firstValueFrom, lastValueFrom, toArray } from 'rxjs';
 import { ArgsOf, JobState } from './jobs';
 import { JobsInWorker } from './jobs-in-worker';
@@ -139,6 +140,11 @@ test('unsubscribing ends the workers; a worker that fails is tried again, then i
 
 test.each(Object.keys(JOBS) as (keyof typeof JOBS)[])('%s: its parts are plain values', (name) => {
   const examples: { readonly [Name in keyof typeof JOBS]: ArgsOf<Name> } = {
+    forecast: {
+      ...{ order: pack, directions: ['number'], blocks: [pack], newCards: 5, schedule: SCHEDULE },
+      ...{ memories: [], now: 1.7e12, offset: 0, minutes: 5, answerTime: 5000, rightness: 1 },
+      ...{ days: 5, runs: 4, seed: 1 },
+    },
     'key card': { ...keyCard, packs: 40 },
     possible: { now: pack, facts: [{ kind: 'cut' }] },
     properties: { order: pack },

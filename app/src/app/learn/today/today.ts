@@ -5,13 +5,14 @@ import { Card, isJoker, isSecond } from '@enumeron/core/deck';
 import { Direction, DIRECTION_WORDS, DIRECTIONS, MORE_DIRECTIONS, parseItem } from '@enumeron/core/learn';
 import { CardFace } from '../../shared/card-face';
 import { LearnStore } from '../learn.store';
+import { NextDays } from './next-days';
 
 const MINUTE = 60_000;
 
 /** What is due today, how long it takes, and the start; below, how far each card is. */
 @Component({
   selector: 'en-today',
-  imports: [CardFace, MatButton],
+  imports: [CardFace, MatButton, NextDays],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './today.html',
   styleUrl: './today.scss',

@@ -1,0 +1,137 @@
+import { DatePipe } from '@angular/common';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { DAY, forecastOf } from '@enumeron/core/learn';
+import { scaleBand, scaleLinear } from 'd3-scale';
+import { jobView } from '../../workers/job-view';
+import { LearnStore } from '../learn.store';
+
+/** So many days are drawn; the schedule is run on beyond them, to see when all is held. */
+const [DRAWN, DAYS, RUNS, SEED] = [30, 120, 12, 11];
+const [WIDTH, HEIGHT] = [300, 70];
+
+/** What comes on the next days at this pace, and when the whole order will be held: the schedule run forward. */
+@Component({
+  selector: 'en-next-days',
+  imports: [DatePipe],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `<h3>The next 30 days</h3>
+    @if (forecast(); as found) {
+      <svg [attr.viewBox]="'0 0 ' + width + ' ' + height" aria-hidden="true">
+        @for (bar of bars(); track bar.day) {
+          <rect
+            [class.today]="bar.day === 0"
+            [attr.x]="bar.x"
+            [attr.y]="bar.y"
+            [attr.width]="bar.width"
+            [attr.height]="bar.height"
+          />
+        }
+      </svg>
+      <p>
+        Up to {{ most() }} answers a day.
+        @if (found.known; as known) {
+          All of it held between {{ dateAt(known.low) | date: 'd MMMM' }} and
+          {{ dateAt(known.high) | date: 'd MMMM' }} at this pace.
+        } @else {
+          At this pace not all of it is held within {{ days }} days.
+        }
+      </p>
+      <details>
+        <summary>As a table</summary>
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">Day</th>
+              <th scope="col">Answers</th>
+              <th scope="col">From, to</th>
+            </tr>
+          </thead>
+          <tbody>
+            @for (bar of bars(); track bar.day) {
+              <tr>
+                <th scope="row">{{ dateAt(bar.day) | date: 'd MMM' }}</th>
+                <td>{{ bar.band.middle }}</td>
+                <td>{{ bar.band.low }} to {{ bar.band.high }}</td>
+              </tr>
+            }
+          </tbody>
+        </table>
+      </details>
+    } @else {
+      <p>{{ failed() ? 'A script is missing. Reload the page.' : 'Running the schedule forward …' }}</p>
+    }`,
+  styles: `
+    h3 {
+      margin: 1.6rem 0 0.4rem;
+    }
+    svg {
+      display: block;
+      width: 100%;
+      height: 76px;
+    }
+    rect {
+      fill: var(--petrol);
+      opacity: 0.75;
+    }
+    .today {
+      fill: var(--gold-line);
+      opacity: 1;
+    }
+    p {
+      min-height: 3em;
+      margin: 0.4rem 0;
+      color: var(--muted);
+    }
+    summary {
+      min-height: 44px;
+      color: var(--petrol);
+      line-height: 44px;
+      cursor: pointer;
+    }
+    table {
+      border-spacing: 14px 2px;
+      font: 0.9rem var(--mono);
+    }
+    th {
+      font-weight: 400;
+      text-align: left;
+    }
+    td {
+      text-align: right;
+    }
+  `,
+})
+export class NextDays {
+  private readonly store = inject(LearnStore);
+  protected readonly width = WIDTH;
+  protected readonly height = HEIGHT;
+  protected readonly days = DAYS;
+
+  private readonly job = jobView('forecast', () => this.store.forecastArgs(DAYS, RUNS, SEED));
+  protected readonly failed = computed(() => this.job()?.kind === 'failed');
+  protected readonly forecast = computed(() => {
+    const job = this.job();
+    return job?.kind === 'ended' ? forecastOf(job.result, DAYS) : undefined;
+  });
+  protected readonly most = computed(() =>
+    Math.max(0, ...(this.forecast()?.answers ?? []).slice(0, DRAWN).map(({ high }) => high)),
+  );
+  protected readonly bars = computed(() => {
+    const bands = (this.forecast()?.answers ?? []).slice(0, DRAWN);
+    const x = scaleBand<number>()
+      .domain([...bands.keys()])
+      .range([0, WIDTH])
+      .padding(0.18);
+    const y = scaleLinear()
+      .domain([0, Math.max(1, this.most())])
+      .range([HEIGHT, 2]);
+    return bands.map((band, day) => ({
+      ...{ day, band, x: x(day) ?? 0, width: x.bandwidth() },
+      ...{ y: y(band.middle), height: HEIGHT - y(band.middle) },
+    }));
+  });
+
+  protected dateAt(day: number): number {
+    return this.store.dayBegan() + day * DAY + DAY / 2;
+  }
+}
