@@ -96,7 +96,11 @@ test('a room that cannot be loaded says so, and opens when it can', async ({ pag
   await page.keyboard.press('1');
   const told = page.getByRole('alert');
   await expect(told).toContainText('could not be loaded. What you did is kept.');
-  await told.getByRole('button', { name: 'Try again' }).click();
+  // It must have been refused again before scripts can be had: else the page reloads by itself.
+  await Promise.all([
+    page.waitForEvent('requestfailed'),
+    told.getByRole('button', { name: 'Try again' }).click(),
+  ]);
   await expect(told).toBeVisible();
   await page.unroute('**/*.js');
   await told.getByRole('button', { name: 'Try again' }).click();

@@ -16,7 +16,7 @@ export const VIEWS: readonly View[] = [
   { name: 'reckon', path: '/reckon', ask: ['face KH', '7D 15'] },
   { name: 'reckon, out of step', path: '/reckon', ask: ['deal 9', '7D 15'] },
   { name: 'reckon, a pattern', path: '/reckon/two-cuts' },
-  { name: 'learn', path: '/learn' },
+  { name: 'learn', path: '/learn', fill: (page) => page.getByText('As a table').waitFor() },
   {
     name: 'practice',
     path: '/learn/practise',

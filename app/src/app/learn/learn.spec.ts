@@ -271,6 +271,33 @@ test('answers are no steps of undo, and two tabs that answer the same item lose 
   expect((await memoryOf(item))?.reps).toBe(3);
 });
 
+test('a forecast is made with the user’s own rates: what was held and is wrong tells, a slip taken back does not', async () => {
+  const store = TestBed.inject(LearnStore);
+  expect(store.rightness()).toBe(1);
+  const schedule = scheduleBy();
+  const [first, second] = store.plan().items;
+  const begun = clock.at - 20 * 86_400_000;
+  const memory = [3, 3, 3].reduce<Memory>(
+    (held, grade) => schedule.next(held, grade as 3, held.due),
+    schedule.fresh(begun),
+  );
+  expect(memory.state).toBe(2);
+  for (const item of [first, second])
+    await db.rows(ITEMS).put({
+      ...{ id: itemKey(tidemark.id, itemId(item)), order: tidemark.id, item: itemId(item) },
+      ...{ memory, truth: '1', begun },
+    });
+  await until(() => store.memories().size === 2);
+  store.answer(first, truthOf({ ...first, card: order[9] }, order), { ms: 900 }, 0);
+  await until(() => store.rightness() < 1);
+  const given = store.answer(second, truthOf({ ...second, card: order[9] }, order), { ms: 900 }, 0);
+  const worse = store.rightness();
+  await until(() => store.rightness() < worse);
+  expect(await store.takeBack(given)).toBe(true);
+  await until(() => store.rightness() === worse);
+  expect(store.forecastArgs(30, 2, 1)).toMatchObject({ rightness: worse, minutes: 5, days: 30 });
+});
+
 test('how an order is learnt can be changed, and the plan follows', async () => {
   const today = await render(Today);
   await today.click('its mate’s number');

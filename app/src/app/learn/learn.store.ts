@@ -45,6 +45,9 @@ const PRACTICE_PLACE = onlyPlace(PRACTICE);
 /** Of so many answers the user's own speed is taken. */
 const LATELY = 50;
 
+/** So many answers are taken to have been as expected before anything is known of the user. */
+const AS_EXPECTED = 20;
+
 /** What an answer takes where nothing is known of the user yet, in milliseconds: with reading and going on. */
 const USUAL = 5000;
 
@@ -143,6 +146,7 @@ export class LearnStore {
     return new Set([...first].filter(([, begun]) => begun >= this.dayBegan()).map(([card]) => card));
   });
 
+  /** The last answers to the order's items, the newest first. */
   private readonly lately = toSignal(
     toObservable(this.orderId).pipe(
       switchMap((id) =>
@@ -156,13 +160,26 @@ export class LearnStore {
             .toArray(),
         ),
       ),
+      switchMap((rows) => from(this.reader.ready()).pipe(map(() => rows))),
+      map((rows) => rows.filter((row) => !row.withdrawn && this.reader.read(REVIEWS, row).ok)),
     ),
     { initialValue: [] as ReviewRow[] },
   );
+  /**
+   * How often the user was right of late where the schedule expected it, over what it expected; some answers as
+   * expected are counted in, so that a few do not say much.
+   */
+  readonly rightness = computed(() => {
+    const held = this.lately().flatMap(({ before, at, right }) =>
+      before?.state === 2 ? [{ right, expected: this.schedule.recall(before, at) }] : [],
+    );
+    const expected = held.reduce((sum, each) => sum + each.expected, AS_EXPECTED);
+    return (held.filter(({ right }) => right).length + AS_EXPECTED) / expected;
+  });
   /** What an answer of this user takes, in milliseconds, with reading and going on. */
   readonly usualTime = computed(() => {
     const times = this.lately()
-      .filter(({ withdrawn, interrupted }) => !withdrawn && !interrupted)
+      .filter(({ interrupted }) => !interrupted)
       .map(({ ms }) => ms)
       .sort((a, b) => a - b);
     return times.length === 0 ? USUAL : times[Math.floor(times.length / 2)] + 1500;
@@ -201,7 +218,7 @@ export class LearnStore {
       now: Math.floor(this.now() / HOUR) * HOUR,
       offset: this.clock.offset(),
       answerTime: this.usualTime(),
-      rightness: 1,
+      rightness: this.rightness(),
     };
   }
 

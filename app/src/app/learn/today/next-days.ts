@@ -16,7 +16,7 @@ const [WIDTH, HEIGHT] = [300, 70];
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<h3>The next 30 days</h3>
     @if (forecast(); as found) {
-      <svg [attr.viewBox]="'0 0 ' + width + ' ' + height" aria-hidden="true">
+      <svg [attr.viewBox]="'0 0 ' + width + ' ' + height" preserveAspectRatio="none" aria-hidden="true">
         @for (bar of bars(); track bar.day) {
           <rect
             [class.today]="bar.day === 0"
