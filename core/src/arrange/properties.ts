@@ -2,7 +2,7 @@ import { colourOf, mateOf, rankOf, suitOf } from '../deck/card';
 import { mod } from '../deck/mod';
 import { showCard } from '../deck/notation';
 import { Order, placeOf } from '../deck/order';
-import { JobRule } from '../job/job';
+import { oneStep } from '../job/job';
 import { cut } from '../moves/cut';
 import { mirrorSurvives } from './mirror';
 import { Property, property } from './property';
@@ -176,10 +176,5 @@ export const properties = (order: Order): Property[] =>
     mirrorSurvives(order, 'in'),
   ].sort((a, b) => Number(b.holds) - Number(a.holds));
 
-/** The same as a job of one step. */
-export const PROPERTIES: JobRule<{ readonly order: Order }, never, readonly Property[]> = {
-  // eslint-disable-next-line require-yield -- one step: it takes no more than a few hundredths of a second
-  *start({ order }) {
-    return properties(order);
-  },
-};
+/** The same as a job. */
+export const PROPERTIES = oneStep(({ order }: { readonly order: Order }) => properties(order));

@@ -3,7 +3,7 @@ import { mod } from '../deck/mod';
 import { Order } from '../deck/order';
 import { Outcome } from '../deck/problem';
 import { below, Rng, seededRng, shuffled } from '../deck/rng';
-import { JobRule } from '../job/job';
+import { oneStep } from '../job/job';
 import { Conditions, faultsAt } from './conditions';
 import { searchOrder, whyNoOrder } from './searchOrder';
 
@@ -67,14 +67,15 @@ export const randomOrder = (
     : { ok: true, order };
 };
 
-/** The same as a job of one step: the strictest conditions take a while. */
-export const RANDOM_ORDER: JobRule<
-  { readonly pack: readonly Card[]; readonly conditions: Conditions; readonly seed: number },
-  never,
-  Outcome<{ order: Order }>
-> = {
-  // eslint-disable-next-line require-yield -- one step: there is nothing to tell on the way
-  *start({ pack, conditions, seed }) {
-    return randomOrder(pack, conditions, seededRng(seed));
-  },
-};
+/** The same as a job, from a seed: the strictest conditions take a while. */
+export const RANDOM_ORDER = oneStep(
+  ({
+    pack,
+    conditions,
+    seed,
+  }: {
+    readonly pack: readonly Card[];
+    readonly conditions: Conditions;
+    readonly seed: number;
+  }) => randomOrder(pack, conditions, seededRng(seed)),
+);

@@ -1,1 +1,1 @@
-export { finish, type Job, type JobRule, runJob } from './job';
+export { finish, type Job, type JobRule, oneStep, runJob } from './job';

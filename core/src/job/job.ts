@@ -22,6 +22,14 @@ export interface JobRule<Args, Progress, Result> {
   };
 }
 
+/** A computation that has nothing to tell on its way, as a job of one step. */
+export const oneStep = <Args, Result>(work: (args: Args) => Result): JobRule<Args, never, Result> => ({
+  *start(args) {
+    yield* [];
+    return work(args);
+  },
+});
+
 /** Runs a job to its end, here and now. */
 export const finish = <Progress, Result>(job: Job<Progress, Result>): Result => {
   for (;;) {

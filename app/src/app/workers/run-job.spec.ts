@@ -124,6 +124,32 @@ test('what was asked before is answered at once, what was not is worked out', as
   expect(lent).toBe(before + 1);
 });
 
+test('what is held from the beginning waits too; a worker that is lent again does not', async () => {
+  const own = worker();
+  const again: Lender<Jobs> = {
+    ...lender()(),
+    lend: () => Promise.resolve(own),
+  };
+  const held = new BehaviorSubject(true);
+  let ended = false;
+  const first = lastValueFrom(runOn(() => again, 1)('key card', keyCard, held)).then(() => (ended = true));
+  await new Promise((resolve) => setTimeout(resolve, 60));
+  expect(ended).toBe(false);
+  held.next(false);
+  await first;
+  // Held again at the moment of its end: the next one has nothing to do with that.
+  const atEnd = new BehaviorSubject(false);
+  await new Promise<void>((resolve) => {
+    runOn(() => again, 1)('spreads', { pack, packs: 1, seed: 1 }, atEnd).subscribe({
+      next: ({ kind }) => {
+        if (kind === 'ended') atEnd.next(true);
+      },
+      complete: resolve,
+    });
+  });
+  expect(await lastValueFrom(runOn(() => again, 1)('key card', keyCard))).toMatchObject({ kind: 'ended' });
+});
+
 test('unsubscribing ends the workers; a worker that fails is tried again, then is an error', async () => {
   runOn(lender(), 2)('route', { from: pack, to: [...pack].reverse() })
     .subscribe()

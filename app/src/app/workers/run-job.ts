@@ -61,16 +61,26 @@ export const runOn =
     new Observable<JobState<never, never>>((observer) => {
       const lent = lender();
       const workers: Jobs[] = [];
-      const holding = held.subscribe((hold) => workers.forEach((worker) => void worker.hold(hold)));
+      let isHeld = false;
+      const holding = held.subscribe((hold) => {
+        isHeld = hold;
+        workers.forEach((worker) => void worker.hold(hold));
+      });
+      const lend = async (): Promise<void> => {
+        const worker = await lent.lend();
+        // Also one that comes after it was said.
+        if (isHeld) void worker.hold(true);
+        workers.push(worker);
+      };
       let ended = false;
       const report = (state: State): void => {
         // What a part reports comes through a channel of its own and may be overtaken by the end.
         if (!ended) observer.next(state as JobState<never, never>);
       };
       const work = async (): Promise<void> => {
-        workers.push(await lent.lend());
+        await lend();
         const parts = await workers[0].split(name, args);
-        while (workers.length < Math.min(cores, parts.length)) workers.push(await lent.lend());
+        while (workers.length < Math.min(cores, parts.length)) await lend();
         const result = await runParts(workers, name, parts, report);
         report({ kind: 'ended', result });
         ended = true;
@@ -81,8 +91,13 @@ export const runOn =
       );
       return () => {
         holding.unsubscribe();
-        if (ended) lent.giveBack();
-        else lent.end();
+        if (!ended) {
+          lent.end();
+          return;
+        }
+        // The next job must not wait for what was said to this one.
+        if (isHeld) workers.forEach((worker) => void worker.hold(false));
+        lent.giveBack();
       };
     }).pipe(retry(TRY_AGAIN));
 

@@ -1,7 +1,7 @@
 import { Card, firstOf, LARGEST_PACK, secondOf } from '../../deck/card';
 import { Order } from '../../deck/order';
 import { Outcome } from '../../deck/problem';
-import { JobRule } from '../../job/job';
+import { oneStep } from '../../job/job';
 import { enumerate } from '../../table/enumerate';
 import { compile, Program } from '../../table/program';
 import { Step } from '../../table/step';
@@ -262,14 +262,7 @@ export const findPossible = (now: Order, facts: readonly Fact[], budget?: number
   };
 };
 
-/** Runs through every state that fits, as a job of one step. */
-export const POSSIBLE: JobRule<
-  { readonly now: Order; readonly facts: readonly Fact[] },
-  never,
-  Possible | undefined
-> = {
-  // eslint-disable-next-line require-yield -- one step: the enumeration is quick, and has no end to foresee
-  *start({ now, facts }) {
-    return findPossible(now, facts);
-  },
-};
+/** Runs through every state that fits, as a job. */
+export const POSSIBLE = oneStep(({ now, facts }: { readonly now: Order; readonly facts: readonly Fact[] }) =>
+  findPossible(now, facts),
+);
