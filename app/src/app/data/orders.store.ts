@@ -10,6 +10,7 @@ import { onlyPlace, placeOf } from './kind';
 import { BESIDE } from './kinds/beside';
 import { ORDERS, OrderRow } from './kinds/orders';
 import { NamedPack, PACK } from './kinds/pack';
+import { newId } from './new-id';
 import { Reader } from './reader';
 import { Rows } from './rows';
 import { sameRow } from './action';
@@ -37,11 +38,6 @@ const MOST_NAMES = 300;
 
 const sameMap = (a: ReadonlyMap<string, unknown>, b: ReadonlyMap<string, unknown>): boolean =>
   a.size === b.size && [...a].every(([key, value]) => b.has(key) && b.get(key) === value);
-
-const newId = (): string =>
-  Array.from(crypto.getRandomValues(new Uint8Array(12)), (byte) => byte.toString(16).padStart(2, '0')).join(
-    '',
-  );
 
 const PACKS = [onlyPlace(PACK), onlyPlace(BESIDE)] as const;
 

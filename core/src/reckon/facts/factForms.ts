@@ -1,5 +1,6 @@
 import { Card, Rank } from '../../deck/card';
-import { Field, Form, Values } from '../../form/field';
+import { Form, Values } from '../../form/field';
+import { cardField, maybe, num } from '../../form/fields';
 import { Fact } from './fact';
 
 /** How a kind of fact is told: its name, what must be told, and the fact that it makes. */
@@ -9,28 +10,18 @@ export interface FactForm extends Form {
   make(values: Values): Fact;
 }
 
-const card = (name: string, label: string, asks: string, optional = false): Field => ({
-  name,
-  label,
-  asks,
-  kind: 'card',
-  optional,
-});
-const num = (values: Values, name: string): number => values[name] as number;
-const maybe = (values: Values, name: string): number | undefined => values[name] as number | undefined;
-
 export const FACT_FORMS: readonly FactForm[] = [
   { kind: 'cut', name: 'the pack was cut somewhere', fields: [], make: () => ({ kind: 'cut' }) },
   {
     kind: 'face',
     name: 'the face card',
-    fields: [card('card', 'At the face', 'Which card is at the face?')],
+    fields: [cardField('card', 'At the face', 'Which card is at the face?')],
     make: (values) => ({ kind: 'seen', at: 'face', card: num(values, 'card') }),
   },
   {
     kind: 'top',
     name: 'the top card',
-    fields: [card('card', 'On top', 'Which card is on top?')],
+    fields: [cardField('card', 'On top', 'Which card is on top?')],
     make: (values) => ({ kind: 'seen', at: 'top', card: num(values, 'card') }),
   },
   {
@@ -38,7 +29,7 @@ export const FACT_FORMS: readonly FactForm[] = [
     name: 'the card at a place',
     fields: [
       { name: 'at', label: 'Place', asks: 'At which place?', kind: 'number' },
-      card('card', 'The card there', 'Which card lies there?'),
+      cardField('card', 'The card there', 'Which card lies there?'),
     ],
     make: (values) => ({ kind: 'seen', at: num(values, 'at'), card: num(values, 'card') }),
   },
@@ -46,7 +37,7 @@ export const FACT_FORMS: readonly FactForm[] = [
     kind: 'lift',
     name: 'a packet lifted: its face or its size',
     fields: [
-      card('face', 'At its face', 'Which card is at its face?', true),
+      cardField('face', 'At its face', 'Which card is at its face?', { optional: true }),
       {
         name: 'from',
         label: 'Cards, from',
@@ -70,8 +61,8 @@ export const FACT_FORMS: readonly FactForm[] = [
     kind: 'cuts',
     name: 'two cuts, the second deeper',
     fields: [
-      card('first', 'At the first cut', 'Which card was at the first cut?'),
-      card('second', 'At the deeper cut', 'Which card was at the deeper cut?'),
+      cardField('first', 'At the first cut', 'Which card was at the first cut?'),
+      cardField('second', 'At the deeper cut', 'Which card was at the deeper cut?'),
     ],
     make: (values) => ({ kind: 'cuts', first: num(values, 'first'), second: num(values, 'second') }),
   },
@@ -112,15 +103,15 @@ export const FACT_FORMS: readonly FactForm[] = [
   {
     kind: 'missing',
     name: 'a card that is out',
-    fields: [card('card', 'The card', 'Which card is out?')],
+    fields: [cardField('card', 'The card', 'Which card is out?')],
     make: (values) => ({ kind: 'missing', card: num(values, 'card') }),
   },
   {
     kind: 'gap',
     name: 'the cards on both sides of a gap',
     fields: [
-      card('above', 'Above the gap', 'Which card lies above the gap?'),
-      card('below', 'Below the gap', 'Which card lies below the gap?'),
+      cardField('above', 'Above the gap', 'Which card lies above the gap?'),
+      cardField('below', 'Below the gap', 'Which card lies below the gap?'),
       {
         name: 'count',
         label: 'Cards taken',

@@ -6,7 +6,8 @@ import { cards } from '../../moves/wording';
 import { add, result, start } from '../handSum';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
 import { BankInPack, bankInPack } from './bankInPack';
-import { bankOf, num, numberField, ofBank, Pattern } from './pattern';
+import { num, numberField } from '../../form/fields';
+import { bankOf, ofBank, Pattern } from './pattern';
 
 /** A count as one says it who counts by fives: `23 = 4 fives and 3`. */
 export const byFives = (count: number): string => {

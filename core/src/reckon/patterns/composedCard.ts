@@ -5,7 +5,8 @@ import { Order, placeOf } from '../../deck/order';
 import { cut } from '../../moves/cut';
 import { add, result, start } from '../handSum';
 import { KnownFact, Reckoned, reckoned, unreckoned } from '../reckoning';
-import { cardField, cardAtPart, num, Pattern } from './pattern';
+import { cardField, num } from '../../form/fields';
+import { cardAtPart, Pattern } from './pattern';
 
 const WAYS: readonly ComposedWay[] = ['rank then suit', 'suit then rank'];
 

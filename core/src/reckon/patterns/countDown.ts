@@ -7,7 +7,8 @@ import { BankInPack, bankInPack, bankPlaces } from './bankInPack';
 import { add, result, start } from '../handSum';
 import { cutChances } from '../../odds/cutChances';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
-import { bankOf, cardField, num, ofBank, Pattern } from './pattern';
+import { cardField, num } from '../../form/fields';
+import { bankOf, ofBank, Pattern } from './pattern';
 
 const percent = (chance: number): string => `${(chance * 100).toFixed(0)} %`;
 

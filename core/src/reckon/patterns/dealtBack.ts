@@ -4,7 +4,8 @@ import { Order, placeOf } from '../../deck/order';
 import { Move, placeAfterMove } from '../../moves/move';
 import { add, result, start, SumLine } from '../handSum';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
-import { cardField, cardAtPart, list, num, Pattern } from './pattern';
+import { cardField, list, num } from '../../form/fields';
+import { cardAtPart, Pattern } from './pattern';
 
 /**
  * Where a card ends when so many are counted singly and dropped back, again and again.

@@ -4,7 +4,8 @@ import { cardAt, Order } from '../../deck/order';
 import { cards } from '../../moves/wording';
 import { add, result, start } from '../handSum';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
-import { num, Pattern, setupField } from './pattern';
+import { num, setupField } from '../../form/fields';
+import { Pattern } from './pattern';
 
 /** The sum of a number's decimal digits. */
 export const digitSum = (count: number): number =>

@@ -4,7 +4,8 @@ import { Order, placeOf } from '../../deck/order';
 import { Move } from '../../moves/move';
 import { add, result, start } from '../handSum';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
-import { cardField, num, Pattern } from './pattern';
+import { cardField, num } from '../../form/fields';
+import { Pattern } from './pattern';
 
 /** The cards between two in an order, going down from the upper one, round the pack where need be. */
 export const cardsBetween = (order: Order, above: Card, below: Card): Card[] | undefined => {

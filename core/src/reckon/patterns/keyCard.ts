@@ -10,7 +10,8 @@ import { KnownFact, Reckoned, reckoned, unreckoned } from '../reckoning';
 import { bankInPack } from './bankInPack';
 import { cutChances } from '../../odds/cutChances';
 import { Estimate, estimate } from '../../odds/interval';
-import { bankOf, cardField, num, numberField, ofBank, Pattern, setupField } from './pattern';
+import { cardField, num, numberField, setupField } from '../../form/fields';
+import { bankOf, ofBank, Pattern } from './pattern';
 
 /** The next card of a bank in front of a key card, going up from it; undefined where there is none. */
 export const bankCardBefore = (now: Order, bank: readonly Card[], key: Card): Card | undefined => {

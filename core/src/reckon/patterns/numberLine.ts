@@ -7,7 +7,8 @@ import { cards } from '../../moves/wording';
 import { add, placeSum, result, start, SumLine } from '../handSum';
 import { cutBetween, offsetOf } from '../../deck/offset';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
-import { cardField, maybe, num, numberField, Pattern, setupField } from './pattern';
+import { cardField, maybe, num, numberField, setupField } from '../../form/fields';
+import { Pattern } from './pattern';
 
 /** A card that is called out, and the place (from 1) where it lies. */
 export interface Call {

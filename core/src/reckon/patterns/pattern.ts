@@ -1,6 +1,6 @@
 import { Bank } from '../../deck/bank';
 import { Order } from '../../deck/order';
-import { Field, Form, Values } from '../../form/field';
+import { Form, Values } from '../../form/field';
 import { Estimate } from '../../odds/interval';
 import { Reckoned } from '../reckoning';
 
@@ -28,28 +28,6 @@ export interface Pattern extends Form {
   reckon(values: Values, pack: PatternPack): Reckoned;
 }
 
-export const cardField = (name: string, label: string, asks: string, part: Partial<Field> = {}): Field => ({
-  name,
-  label,
-  asks,
-  kind: 'card',
-  ...part,
-});
-export const numberField = (name: string, label: string, asks: string, part: Partial<Field> = {}): Field => ({
-  name,
-  label,
-  asks,
-  kind: 'number',
-  ...part,
-});
-export const setupField = (name: string, label: string, start: number, part: Partial<Field> = {}): Field =>
-  numberField(name, label, `${label}?`, { setup: true, start, ...part });
-
-/** The value of a field that holds a number, card or rank; the fields are checked before a pattern is asked. */
-export const num = (values: Values, name: string): number => values[name] as number;
-export const maybe = (values: Values, name: string): number | undefined => values[name] as number | undefined;
-export const list = (values: Values, name: string): readonly number[] =>
-  (values[name] as readonly number[] | undefined) ?? [];
 export const bankOf = ({ bank }: PatternPack): Bank => bank ?? { cards: [], places: [] };
 
 /** The card at a part of the pack from the top (0) to the face (1): one for an example. */

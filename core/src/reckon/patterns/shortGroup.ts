@@ -3,7 +3,8 @@ import { showCard, showRank } from '../../deck/notation';
 import { Order, placeOf } from '../../deck/order';
 import { applyMove, Move } from '../../moves/move';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
-import { list, num, Pattern } from './pattern';
+import { list, num } from '../../form/fields';
+import { Pattern } from './pattern';
 
 /** Three cards that lead to a missing one: one of the other colour, one of its rank, one of its suit. */
 export interface Pointers {

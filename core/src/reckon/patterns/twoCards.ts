@@ -6,7 +6,8 @@ import { cards } from '../../moves/wording';
 import { add, result, start } from '../handSum';
 import { cutBetween } from '../../deck/offset';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
-import { cardField, cardAtPart, num, numberField, Pattern } from './pattern';
+import { cardField, num, numberField } from '../../form/fields';
+import { cardAtPart, Pattern } from './pattern';
 
 /**
  * Two cards at two numbers: their card comes to my number by one cut, and that decides which card lies at their

@@ -4,7 +4,8 @@ import { Order, placeOf } from '../../deck/order';
 import { cards, ordinal } from '../../moves/wording';
 import { add, result, start } from '../handSum';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
-import { cardField, cardAtPart, num, Pattern, setupField } from './pattern';
+import { cardField, num, setupField } from '../../form/fields';
+import { cardAtPart, Pattern } from './pattern';
 
 /** A packet of numbered cards behind some plain ones: a prediction for every number of its range. */
 export interface Prediction {
