@@ -1,3 +1,4 @@
+export { bySuit } from './bySuit';
 export {
   type Card,
   cardOf,

@@ -1,6 +1,6 @@
 import { formatCard } from '../deck/notation';
 import { numberOrder, Order } from '../deck/order';
-import { Asks, EMPTY, Typed, typeKey } from './entry';
+import { Asks, EMPTY, pickCard, Typed, typeKey } from './entry';
 import { itemsOf, MORE_DIRECTIONS, truthOf } from './item';
 
 const pack = numberOrder();
@@ -63,6 +63,17 @@ test.each<[Asks, string, string, boolean]>([
 ])('%s: “%s” is “%s”, done: %s', (asks, keys, text, done) => {
   const entry = typed(asks, keys);
   expect([entry.text, entry.said !== undefined]).toEqual([text, done]);
+});
+
+test('a card that is pressed takes the place of a half-typed one, and is the first or the second of two', () => {
+  for (const before of ['', '7', '1', '10', 'x'])
+    expect(pickCard('card', { text: before }, 46).said).toEqual({ kind: 'cards', cards: [46] });
+  const one = pickCard('two cards', { text: 'k' }, 19);
+  expect(one).toEqual({ text: '7D ' });
+  expect(pickCard('two cards', one, 46)).toEqual({ text: '7D 8S', said: { kind: 'cards', cards: [19, 46] } });
+  expect(pickCard('two cards', { text: '7d 8' }, 46).said).toEqual({ kind: 'cards', cards: [19, 46] });
+  expect(pickCard('card', EMPTY, 54 + 19).said).toEqual({ kind: 'cards', cards: [54 + 19] });
+  expect(pickCard('number', { text: '4' }, 46)).toEqual({ text: '4' });
 });
 
 test('a joker is asked for where the pack has one', () => {

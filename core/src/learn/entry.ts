@@ -1,5 +1,5 @@
 import { Card, isJoker } from '../deck/card';
-import { parseCard } from '../deck/notation';
+import { formatCard, parseCard } from '../deck/notation';
 import { Order } from '../deck/order';
 import { Item, Said } from './item';
 
@@ -31,17 +31,8 @@ const typeNumber = (text: string, key: string, size: number): Typed => {
 /** Beginnings of a card: a rank, the 1 of a ten, the x of a joker. */
 const BEGINNING = /^(?:[a2-9tjqk]|10?|x)$/;
 
-/** One card more at the end of those typed before. */
-const typeCard = (text: string, key: string, order: Order, wanted: number): Typed => {
-  const typed = text.split(' ');
-  const last = `${typed[typed.length - 1]}${key.toLowerCase()}`;
-  const card = parseCard(last);
-  const others = typed.slice(0, -1);
-  if (card === undefined) {
-    const possible = BEGINNING.test(last) && (!last.startsWith('x') || order.some(isJoker));
-    return { text: possible ? [...others, last].join(' ') : text };
-  }
-  const words = [...others, last];
+/** The cards that were typed, with one more: the answer, where that is enough. */
+const withCard = (words: readonly string[], wanted: number): Typed => {
   const cards = words.flatMap((word): Card[] => {
     const read = parseCard(word);
     return read === undefined ? [] : [read];
@@ -50,6 +41,24 @@ const typeCard = (text: string, key: string, order: Order, wanted: number): Type
     ? { text: `${words.join(' ')} ` }
     : { text: words.join(' '), said: { kind: 'cards', cards } };
 };
+
+/** One key more for the last of the cards. */
+const typeCard = (text: string, key: string, order: Order, wanted: number): Typed => {
+  const typed = text.split(' ');
+  const others = typed.slice(0, -1);
+  const last = `${typed[typed.length - 1]}${key.toLowerCase()}`;
+  if (parseCard(last) !== undefined) return withCard([...others, last], wanted);
+  const possible = BEGINNING.test(last) && (!last.startsWith('x') || order.some(isJoker));
+  return { text: possible ? [...others, last].join(' ') : text };
+};
+
+const wantedOf = (asks: Asks): number => (asks === 'two cards' ? 2 : 1);
+
+/** An answer with a card that was pressed whole: it takes the place of one that is half typed. */
+export const pickCard = (asks: Asks, { text }: Typed, card: Card): Typed =>
+  asks === 'number'
+    ? { text }
+    : withCard([...text.split(' ').slice(0, -1), formatCard(card)], wantedOf(asks));
 
 /**
  * An answer with one key more: a digit, a rank or suit, Enter, or Backspace. A key that cannot belong to it changes
@@ -61,7 +70,5 @@ export const typeKey = (asks: Asks, { text }: Typed, key: string, order: Order):
   if (key === 'Backspace') return { text: text.trimEnd().slice(0, -1) };
   if (key === 'Enter') return asks === 'number' && text !== '' ? { text, said: numberSaid(text) } : { text };
   if ([...key].length !== 1) return { text };
-  return asks === 'number'
-    ? typeNumber(text, key, order.length)
-    : typeCard(text, key, order, asks === 'card' ? 1 : 2);
+  return asks === 'number' ? typeNumber(text, key, order.length) : typeCard(text, key, order, wantedOf(asks));
 };

@@ -46,6 +46,17 @@ test('what is due in so many days is due on that day, and not before', () => {
   expect(due[7].low).toBe(104);
 });
 
+test('a moment that was rounded down is no earlier than the last answer', () => {
+  const now = Math.floor(NOW / 3_600_000) * 3_600_000;
+  const memories = held(0).map(([id, memory]): [string, Memory] => [
+    id,
+    { ...memory, last: now + 1_800_000 },
+  ]);
+  expect(runJob(FORECAST, args({ now, memories, runs: 2, days: 5 }))).toEqual(
+    runJob(FORECAST, args({ now: now + 1_800_000, memories, runs: 2, days: 5 })),
+  );
+});
+
 test('who is right less often than the schedule expects is done later and has more to do', () => {
   const sum = (rightness: number): number =>
     forecastOf(runJob(FORECAST, args({ memories: held(0), minutes: 60, rightness })), 60).answers.reduce(

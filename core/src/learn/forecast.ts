@@ -4,7 +4,7 @@ import { Card } from '../deck/card';
 import { Order } from '../deck/order';
 import { DAY, dayStart } from './day';
 import { Direction, Item, itemId, itemsOf } from './item';
-import { dueItems, openBlocks, Plan } from './plan';
+import { dueItems, freshItems, Plan } from './plan';
 import { Memory, scheduleBy, ScheduleSettings } from './schedule';
 
 /** What a forecast is made from; plain values, so that a worker can make it. */
@@ -44,29 +44,19 @@ export interface ForecastRuns {
 /** How likely a new card is right when it comes back the first time on its day. */
 const NEW_RIGHT = 0.85;
 
-/** New items of one day: of open blocks, all directions of so many cards that were not begun. */
-const begunOn = (plan: Plan, memories: ReadonlyMap<string, Memory>): readonly Item[] => {
-  const open = new Set(plan.blocks.slice(0, openBlocks(plan, memories)).flat());
-  const known = new Set(plan.items.filter((item) => memories.has(itemId(item))).map(({ card }) => card));
-  const cards = new Set<Card>();
-  return plan.items.filter((item) => {
-    if (memories.has(itemId(item)) || !open.has(item.card)) return false;
-    if (!known.has(item.card)) cards.add(item.card);
-    return known.has(item.card) || cards.size <= plan.newCards;
-  });
-};
-
 /** Runs the schedule forward once, a day at a time, by chance. */
 const runOnce = (args: ForecastArgs, plan: Plan, rng: Rng): Run => {
   const { schedule } = plan;
   const memories = new Map(args.memories);
+  // Never before the last answer: the moment that is given may be rounded.
+  const begins = Math.max(args.now, ...args.memories.map(([, { last }]) => last ?? 0));
   const [due, answers]: [number[], number[]] = [[], []];
   let known: number | undefined;
   const most = Math.floor((args.minutes * 60_000) / args.answerTime);
   for (let day = 0; day < args.days; day++) {
     // In the middle of the day of practice, which is the afternoon; today it is now.
     const began = dayStart(args.now, args.offset) + day * DAY;
-    const now = day === 0 ? args.now : began + DAY / 2;
+    const now = day === 0 ? begins : began + DAY / 2;
     const today = dueItems(plan, memories, now, began + DAY - 1);
     due.push(today.length);
     let given = 0;
@@ -77,7 +67,7 @@ const runOnce = (args: ForecastArgs, plan: Plan, rng: Rng): Run => {
       given++;
       return isRight;
     };
-    const queue = [...today, ...begunOn(plan, memories)];
+    const queue = [...today, ...freshItems(plan, memories, plan.newCards)];
     for (const item of queue) {
       if (given >= most) break;
       const memory = memories.get(itemId(item));

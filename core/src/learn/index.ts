@@ -1,6 +1,7 @@
 export { type Band, FORECAST, type ForecastArgs, forecastOf, type ForecastRuns } from './forecast';
 export { type Blocks, blocksOf } from './blocks';
-export { type Asks, asksOf, EMPTY, type Typed, typeKey } from './entry';
+export { type Asks, asksOf, EMPTY, pickCard, type Typed, typeKey } from './entry';
+export { rightness, type Told, usualTime } from './speed';
 export { confusable, digitsExchanged } from './confusable';
 export { DAY, dayOf, dayStart, HOUR } from './day';
 export { type Answered, type Grade, gradeOf, INTERRUPTED, isFluent, isTimed, PACE, type Pace } from './grade';
@@ -15,6 +16,7 @@ export {
   MORE_DIRECTIONS,
   parseItem,
   promptOf,
+  sayConfused,
   type Said,
   showSaid,
   truthOf,
@@ -22,6 +24,8 @@ export {
 } from './item';
 export {
   dueItems,
+  freshItems,
+  isHeld,
   type Memories,
   newItems,
   type Next,

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { Card, looksLike, mateOf, secondOf } from '../deck/card';
+import { showCard } from '../deck/notation';
 import { numberOrder, Order } from '../deck/order';
 import { seededRng, shuffled } from '../deck/rng';
 import { confusable, digitsExchanged } from './confusable';
@@ -12,6 +13,7 @@ import {
   MORE_DIRECTIONS,
   parseItem,
   promptOf,
+  sayConfused,
   Said,
   showSaid,
   truthOf,
@@ -100,6 +102,24 @@ test('an answer is right just when it is the truth or looks like it; a wrong one
   });
   expect(judge(item, order, { kind: 'cards', cards: [19] }).right).toBe(false);
   expect(judge({ direction: 'around', card: 0 }, order, { kind: 'cards', cards: [51] }).right).toBe(false);
+});
+
+test('what was mixed up is true of the order, whatever was said', () => {
+  const order = shuffled(numberOrder(), seededRng(8));
+  const lies = (name: string): number => order.findIndex((card) => showCard(card) === name) + 1;
+  for (const item of itemsOf(order, ALL)) {
+    const other = { ...item, card: order[17] };
+    const said = truthOf(other, order);
+    const { confused } = judge(item, order, said);
+    const says = sayConfused(item, order, said, confused);
+    if (!confused) {
+      expect(says).toBe('');
+      continue;
+    }
+    const [, name, place] = /^(\S+) lies at (\d+)\.$/.exec(says) ?? [];
+    if (item.direction === 'number' || item.direction === 'card') expect(lies(name)).toBe(Number(place));
+    else expect(says).toBe(`That is so for ${showCard(confused.card)}.`);
+  }
 });
 
 test('what is easily confused is so both ways: neighbours round the end, mates, exchanged digits', () => {

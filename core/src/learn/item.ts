@@ -110,6 +110,19 @@ export const judge = (item: Item, order: Order, answer: Said): Verdict => {
 export const showSaid = (said: Said): string =>
   said.kind === 'number' ? said.number.toString() : said.cards.map(showCard).join(' ');
 
+/** What was mixed up, in a sentence; nothing where the wrong answer is right for no other item. */
+export const sayConfused = (
+  { direction }: Item,
+  order: Order,
+  said: Said,
+  other: Item | undefined,
+): string => {
+  if (!other) return '';
+  if (direction === 'number') return `${showCard(other.card)} lies at ${showSaid(said)}.`;
+  if (direction === 'card') return `${showSaid(said)} lies at ${showSaid(promptOf(other, order))}.`;
+  return `That is so for ${showCard(other.card)}.`;
+};
+
 /** What a direction is called, and its question. */
 export const DIRECTION_WORDS: Readonly<Record<Direction, { readonly name: string; readonly asks: string }>> =
   {

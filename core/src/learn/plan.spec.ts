@@ -6,7 +6,7 @@ import { confusable } from './confusable';
 import { DAY, dayStart } from './day';
 import { Grade } from './grade';
 import { itemId, itemsOf } from './item';
-import { dueItems, Memories, newItems, nextItem, openBlocks, Plan, Standing } from './plan';
+import { dueItems, freshItems, Memories, newItems, nextItem, openBlocks, Plan, Standing } from './plan';
 import { Memory, scheduleBy } from './schedule';
 
 const order = shuffled(numberOrder(), seededRng(21));
@@ -90,6 +90,24 @@ test('the next block is begun when four fifths of the one before are held, and n
   const standing: Standing = { now: START, dayEnds: START + DAY, begunToday: new Set(), asked: [] };
   for (const { card } of newItems(plan, upTo(10), standing)) expect(plan.blocks[0]).toContain(card);
   expect(openBlocks(plan, new Map(plan.items.map((item) => [itemId(item), held])))).toBe(4);
+});
+
+test('a day begins what begun cards lack, and whole cards as far as it has them left', () => {
+  const held: Memory = { ...schedule.fresh(START), state: 2 };
+  const [first, second] = plan.blocks[0];
+  const begun = plan.items.filter(({ card }) => card === first).slice(0, 3);
+  const memories: Memories = new Map(begun.map((item) => [itemId(item), held]));
+  const cardsOf = (left: number): number[] => freshItems(plan, memories, left).map(({ card }) => card);
+  // What the begun card lacks is there although the day has no card left.
+  expect(cardsOf(0)).toEqual([first]);
+  expect(cardsOf(1)).toEqual([first, second, second, second, second]);
+  expect(cardsOf(99)).toHaveLength(1 + 4 * 12);
+  const standing: Standing = {
+    ...{ now: START, dayEnds: START + DAY, asked: [] },
+    begunToday: new Set(plan.blocks[0].slice(0, 5)),
+  };
+  expect(newItems(plan, memories, standing).map(({ card }) => card)).toEqual([first]);
+  expect(nextItem(plan, memories, standing)).toMatchObject({ why: 'new', item: { card: first } });
 });
 
 test('a card does not come again among two others while there are others, and a wrong answer comes back the same day', () => {

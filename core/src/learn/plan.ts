@@ -43,7 +43,8 @@ const EARLY = HOUR / 3;
 /** A card does not come again among so many others, where there are others. */
 const GAP = 2;
 
-const isHeld = (memory: Memory | undefined): boolean => memory?.state === 2;
+/** Whether an item is held: its next question is counted in days. */
+export const isHeld = (memory: Memory | undefined): boolean => memory?.state === 2;
 
 /** How many blocks are begun: the first, and each whose blocks before are held as far as they must be. */
 export const openBlocks = ({ blocks, items }: Pick<Plan, 'blocks' | 'items'>, memories: Memories): number => {
@@ -73,19 +74,35 @@ export const dueItems = (
     .sort((a, b) => a.recall - b.recall)
     .map(({ item }) => item);
 
+/** Items of open blocks that were not begun, and the cards of which some were. */
+const notBegun = (plan: Plan, memories: Memories): { items: readonly Item[]; known: ReadonlySet<Card> } => {
+  const open = new Set(plan.blocks.slice(0, openBlocks(plan, memories)).flat());
+  return {
+    items: plan.items.filter((item) => open.has(item.card) && !memories.has(itemId(item))),
+    known: new Set(plan.items.filter((item) => memories.has(itemId(item))).map(({ card }) => card)),
+  };
+};
+
+/** What may be begun on a day that has so many new cards left: what begun cards lack, and all items of those. */
+export const freshItems = (plan: Plan, memories: Memories, cardsLeft: number): readonly Item[] => {
+  const { items, known } = notBegun(plan, memories);
+  const cards = new Set<Card>();
+  return items.filter(({ card }) => {
+    if (known.has(card)) return true;
+    if (cards.size < cardsLeft) cards.add(card);
+    return cards.has(card);
+  });
+};
+
 /** Items that can be begun now: of open blocks, as many cards as the day has left, direction by direction. */
 export const newItems = (plan: Plan, memories: Memories, standing: Standing): readonly Item[] => {
-  const { blocks, items, newCards, order } = plan;
-  const open = new Set(blocks.slice(0, openBlocks(plan, memories)).flat());
   const { asked, begunToday, now } = standing;
+  const { items, known } = notBegun(plan, memories);
   const lately = asked.filter(({ isNew, at }) => isNew && now - at < APART).map(({ item }) => item.card);
-  const known = new Set(items.filter((item) => memories.has(itemId(item))).map(({ card }) => card));
   return items.filter(
-    (item) =>
-      open.has(item.card) &&
-      !memories.has(itemId(item)) &&
-      (known.has(item.card) || begunToday.size < newCards) &&
-      !lately.some((card) => confusable(card, item.card, order)),
+    ({ card }) =>
+      (known.has(card) || begunToday.size < plan.newCards) &&
+      !lately.some((other) => confusable(other, card, plan.order)),
   );
 };
 

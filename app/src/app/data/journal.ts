@@ -13,6 +13,10 @@ import { Rows } from './rows';
 import { Storage } from './storage';
 import { goTo, newest, oldestUndone, Readers, Step, storeActions, Stored } from './stored-actions';
 
+/** Whether an action is something that the user did: it can be undone, or what it changes belongs into a backup. */
+const isOfUser = ({ line, places }: Action): boolean =>
+  line !== undefined || places.some(({ kind }) => kind.inBackup);
+
 /** What became of an action: it is stored; it shows and is not stored; or there was nothing to do. */
 export type Committed = 'stored' | 'held' | 'nothing';
 
@@ -51,10 +55,12 @@ export class Journal implements Readers {
   /** What redo would do again, or undefined. */
   readonly redoable = computed(() => this.takenBack().at(-1)?.label ?? this.oldestUndone());
   /** How many actions show and could not be stored; 0 while all goes well. */
-  readonly held = computed(() => (this.failure() === undefined ? 0 : this.pendingOnLine().length));
+  readonly held = computed(() => (this.failure() === undefined ? 0 : this.pendingOfUser().length));
   /** Whether nothing has been done while nothing was kept. */
-  readonly nothingDone = computed(() => this.unkept().length + this.pendingOnLine().length === 0);
-  /** What is on its way to storage and can be undone; notes that the application makes for itself cannot. */
+  readonly nothingDone = computed(() => this.unkept().length + this.pendingOfUser().length === 0);
+  /** What is on its way to storage and is the user's: notes that the application makes for itself are not. */
+  private readonly pendingOfUser = computed(() => this.rows.pending().filter(isOfUser));
+  /** What of it can be undone. */
   private readonly pendingOnLine = computed(() =>
     this.rows.pending().filter(({ line }) => line !== undefined),
   );
@@ -227,7 +233,7 @@ export class Journal implements Readers {
     for (const each of stored) {
       const { action } = each;
       if ('problem' in each) void this.notices.stay(`Not done: ${action.label}. ${sayProblem(each.problem)}`);
-      else if (this.storage.trouble() !== undefined && action.line !== undefined) this.noteUnkept(action);
+      else if (this.storage.trouble() !== undefined && isOfUser(action)) this.noteUnkept(action);
       this.answer(action, 'writes' in each && each.writes.length > 0 ? 'stored' : 'nothing');
     }
   }
@@ -246,9 +252,11 @@ export class Journal implements Readers {
   private moveUnkept(to: 'before' | 'after'): void {
     const [from, into] =
       to === 'before' ? [this.unkept, this.unkeptUndone] : [this.unkeptUndone, this.unkept];
-    const last = from().at(-1);
+    const last = from()
+      .filter(({ line }) => line !== undefined)
+      .at(-1);
     if (!last) return;
-    from.update((actions) => actions.slice(0, -1));
+    from.update((actions) => actions.filter((each) => each !== last));
     into.update((actions) => [...actions, last]);
   }
 

@@ -1,5 +1,6 @@
 import { inject, Injectable } from '@angular/core';
 import { Outcome } from '@enumeron/core/deck';
+import { catchError, EMPTY, from, map, OperatorFunction, switchMap } from 'rxjs';
 import { Scripts } from '../shared/scripts';
 import { Kind } from './kind';
 
@@ -18,6 +19,19 @@ export class Reader {
         this.check = module;
       });
     return this.loading;
+  }
+
+  /**
+   * Of rows as they are stored, those that pass. Nothing comes of it where what checks them cannot be had, which has
+   * been told.
+   */
+  sound<Row>(kind: Kind<Row>): OperatorFunction<readonly Row[], Row[]> {
+    return switchMap((rows) =>
+      from(this.ready()).pipe(
+        map(() => rows.filter((row) => this.read(kind, row).ok)),
+        catchError(() => EMPTY),
+      ),
+    );
   }
 
   /** Reads a row of a kind. Throws before `ready`. */

@@ -12,17 +12,21 @@ import {
   showSaid,
   truthOf,
 } from '@enumeron/core/learn';
-import { formatCard } from '@enumeron/core/deck';
+import { formatCard, secondOf, speakCard } from '@enumeron/core/deck';
 import { freshApp, until } from '../../testing/fresh';
 import { render, Rendered } from '../../testing/render';
 import { Database } from '../data/database';
 import { itemKey, ITEMS } from '../data/kinds/items';
 import { ReviewRow, REVIEWS } from '../data/kinds/reviews';
 import { Journal } from '../data/journal';
+import { OrderRow } from '../data/kinds/orders';
+import { OrdersStore } from '../data/orders.store';
 import { sampleOrders } from '../data/sample';
+import { PackStore } from '../pack/pack.store';
 import { RailHidden } from '../pack/rail-hidden';
 import { Clock } from '../shared/clock';
 import { Drill } from './drill/drill';
+import { Answers } from './drill/answers';
 import { Practice } from './drill/practice';
 import { LearnStore } from './learn.store';
 import { Today } from './today/today';
@@ -63,6 +67,7 @@ beforeEach(async () => {
     provideRouter([{ path: '**', children: [] }]),
     { provide: Clock, useValue: clock },
     LearnStore,
+    Answers,
     Practice,
   ]);
   await until(() => TestBed.inject(LearnStore).isRead());
@@ -227,6 +232,100 @@ test('the first answer of all is taken back as if it had never been given', asyn
   expect(itemId(asked())).toBe(itemId(first));
 });
 
+test('storage that refuses an answer is told, loses nothing, and nothing is taken back behind the back', async () => {
+  const { answer, asked, drill } = await practise();
+  const first = asked();
+  const full = new DOMException('no room', 'QuotaExceededError');
+  const puts = ['items', 'reviews', 'state'].map((table) =>
+    jest.spyOn(db.table(table), 'bulkPut').mockRejectedValue(full),
+  );
+  await answer(600);
+  await until(() => TestBed.inject(Journal).held() === 1);
+  expect(itemId(asked())).not.toBe(itemId(first));
+  expect(await db.rows(REVIEWS).count()).toBe(0);
+  press('Backspace');
+  await until(() => drill.text().includes('storage takes nothing just now'));
+  puts.forEach((put) => put.mockRestore());
+  expect(await TestBed.inject(Journal).tryAgain()).toBe(true);
+  const rows = await reviews();
+  expect(rows.map(({ item, withdrawn }) => [item, withdrawn])).toEqual([[itemId(first), undefined]]);
+  expect(await memoryOf(first)).toBeDefined();
+  // Now it can be.
+  press('Backspace');
+  await until(() => drill.text().includes('taken back.'));
+  expect(await memoryOf(first)).toBeUndefined();
+});
+
+test('a slip that is asked again is timed from its own prompt; a card of two taps from the first', async () => {
+  const { answer, asked, drill } = await practise();
+  const practice = TestBed.inject(Practice);
+  const first = asked();
+  await answer(4000, truthOf({ ...first, card: order[44] }, order));
+  clock.pass(6000);
+  press('Backspace');
+  await until(() => practice.wrong() === undefined && itemId(asked()) === itemId(first));
+  await drill.fixture.whenStable();
+  await new Promise((resolve) => setTimeout(resolve));
+  await answer(700);
+  await stored(2);
+  const right = (await reviews()).find((row) => row.right);
+  expect(right).toMatchObject({ item: itemId(first), ms: 700 });
+
+  for (let count = 0; count < 12 && asked().direction !== 'after'; count++) await answer(800);
+  const item = asked();
+  clock.pass(900);
+  const pad = drill.find('.pad');
+  pad.dispatchEvent(new MouseEvent('pointerdown', { bubbles: true }));
+  clock.pass(2000);
+  const before = await db.rows(REVIEWS).count();
+  // A card of which a rank is typed already is the one that is pressed.
+  press('k');
+  const truth = truthOf(item, order);
+  const name = truth.kind === 'cards' ? speakCard(truth.cards[0]) : '';
+  drill
+    .all('en-card-pad button')
+    .find((each) => each.ariaLabel === name)
+    ?.click();
+  await stored(before + 1);
+  expect((await reviews()).find((row) => row.item === itemId(item))).toMatchObject({ right: true, ms: 900 });
+});
+
+test('a key that is held down answers once', async () => {
+  const { asked } = await practise();
+  expect(asked().direction).toBe('number');
+  const held = new KeyboardEvent('keydown', { key: '1', repeat: true, bubbles: true, cancelable: true });
+  press('1');
+  document.body.dispatchEvent(held);
+  document.body.dispatchEvent(held);
+  await new Promise((resolve) => setTimeout(resolve, 20));
+  expect(await db.rows(REVIEWS).count()).toBe(0);
+  expect(held.defaultPrevented).toBe(true);
+});
+
+test('Enter on what can be pressed presses that; anywhere else it starts', async () => {
+  const navigate = jest.spyOn(TestBed.inject(Router), 'navigate').mockResolvedValue(true);
+  const today = await render(Today);
+  await until(() => today.all('summary').length > 0);
+  const enter = (target: Element): unknown =>
+    target.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
+  for (const selector of ['summary', 'input', 'select', '.choice']) enter(today.find(selector));
+  expect(navigate).not.toHaveBeenCalled();
+  enter(today.find('h2'));
+  expect(navigate).toHaveBeenCalledTimes(1);
+});
+
+test('nothing more is said only when nothing more is asked: what begun cards lack is', async () => {
+  const { answer, drill } = await practise();
+  // Every card of the day is begun, no card in all directions.
+  for (let count = 0; count < 5; count++) await answer(600);
+  TestBed.inject(LearnStore).set({ newCards: TestBed.inject(LearnStore).begun().size });
+  drill.fixture.destroy();
+  const today = await render(Today);
+  expect(TestBed.inject(LearnStore).newCards()).toBe(0);
+  expect(TestBed.inject(LearnStore).fresh().length).toBeGreaterThan(0);
+  expect(today.text()).not.toContain('Nothing more');
+});
+
 test('a hidden tab and a long pause are not taken as slowness', async () => {
   const { answer } = await practise();
   document.dispatchEvent(new Event('visibilitychange'));
@@ -261,10 +360,10 @@ test('answers are no steps of undo, and two tabs that answer the same item lose 
   await stored(1);
   expect(TestBed.inject(Journal).undoable()).toBeUndefined();
   // Another tab, which knows nothing of this one.
-  const store = TestBed.inject(LearnStore);
   clock.pass(1000);
-  store.answer(item, truthOf(item, order), { ms: 500 }, 0);
-  store.answer(item, promptOf(item, order), { ms: 500 }, 0);
+  const answers = TestBed.inject(Answers);
+  answers.give(item, truthOf(item, order), { ms: 500 }, 0);
+  answers.give(item, promptOf(item, order), { ms: 500 }, 0);
   await stored(3);
   const own = (await reviews()).sort((a, b) => a.at - b.at);
   expect(own).toHaveLength(3);
@@ -288,26 +387,52 @@ test('a forecast is made with the user’s own rates: what was held and is wrong
       ...{ memory, truth: '1', begun },
     });
   await until(() => store.memories().size === 2);
-  store.answer(first, truthOf({ ...first, card: order[9] }, order), { ms: 900 }, 0);
+  const answers = TestBed.inject(Answers);
+  answers.give(first, truthOf({ ...first, card: order[9] }, order), { ms: 900 }, 0);
   await until(() => store.rightness() < 1);
-  const given = store.answer(second, truthOf({ ...second, card: order[9] }, order), { ms: 900 }, 0);
+  const given = answers.give(second, truthOf({ ...second, card: order[9] }, order), { ms: 900 }, 0);
   const worse = store.rightness();
   await until(() => store.rightness() < worse);
-  expect(await store.takeBack(given)).toBe(true);
+  expect(await answers.takeBack(given)).toBe('taken back');
   await until(() => store.rightness() === worse);
   expect(store.forecastArgs(30, 2, 1)).toMatchObject({ rightness: worse, minutes: 5, days: 30 });
+});
+
+test('a turned pack is learnt by its home order; so is one whose order is gone, with a joker and a second copy', async () => {
+  const [pack, store] = [TestBed.inject(PackStore), TestBed.inject(LearnStore)];
+  await pack.apply({ kind: 'cut', count: 5 });
+  expect(store.order()).toEqual(order);
+  await pack.apply({ kind: 'deal', count: 9 });
+  expect(store.order()).toEqual(order);
+
+  const orders = TestBed.inject(OrdersStore);
+  const odd = [19, 52, secondOf(19), 3];
+  const id = await orders.add('Odd', odd);
+  await until(() => orders.find(id) !== undefined);
+  await pack.use(orders.find(id) as OrderRow);
+  await orders.remove(orders.find(id) as OrderRow);
+  await until(() => store.isRead() && store.orderId() === id);
+  expect(store.order()).toEqual(odd);
+  store.set({ directions: ['number', 'card', 'after', 'before', 'around', 'mate'] });
+  // No mate of any of them is there.
+  expect(store.plan().items).toHaveLength(4 * 5);
+  const drill = await render(Drill);
+  expect(drill.text()).toContain('A new card');
+  drill.fixture.destroy();
+  const today = await render(Today);
+  expect(today.all('.cards li')).toHaveLength(4);
 });
 
 test('how an order is learnt can be changed, and the plan follows', async () => {
   const today = await render(Today);
   await today.click('its mate’s number');
-  expect(today.text()).toContain('of 260 held');
+  expect(today.text()).toContain('of 260 answers held');
   await today.click('20 min');
   const fresh = today.find('input') as HTMLInputElement;
   fresh.value = '0';
   fresh.dispatchEvent(new Event('change'));
   await today.fixture.whenStable();
-  expect(today.text()).toContain('Nothing is due');
+  expect(today.text()).toContain('Nothing more today');
   expect(TestBed.inject(LearnStore).settings()).toMatchObject({ minutes: 20, newCards: 0 });
   for (const wrong of ['x', '99', '-1']) {
     fresh.value = wrong;

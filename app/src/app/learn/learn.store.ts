@@ -2,36 +2,32 @@ import { computed, inject, Injectable, signal } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Card } from '@enumeron/core/deck';
 import {
-  Answered,
   blocksOf,
   DAY,
   dayStart,
   dueItems,
   ForecastArgs,
-  gradeOf,
+  freshItems,
   HOUR,
-  Item,
+  isHeld,
   itemId,
   itemsOf,
-  judge,
   Memories,
-  newItems,
   openBlocks,
   parseItem,
   Plan,
-  Said,
+  rightness,
   SCHEDULE,
   scheduleBy,
-  showSaid,
   Standing,
-  Verdict,
+  usualTime,
 } from '@enumeron/core/learn';
-import { from, map, switchMap } from 'rxjs';
-import { Committed, Journal } from '../data/journal';
+import { map, switchMap } from 'rxjs';
+import { Journal } from '../data/journal';
 import { onlyPlace, Place, placeOf } from '../data/kind';
-import { itemKey, ItemRow, ITEMS } from '../data/kinds/items';
+import { ItemRow, ITEMS } from '../data/kinds/items';
 import { LEARNING, LearningRow, usualLearning } from '../data/kinds/learning';
-import { PRACTICE, PracticeRow } from '../data/kinds/practice';
+import { PRACTICE } from '../data/kinds/practice';
 import { ReviewRow, REVIEWS } from '../data/kinds/reviews';
 import { OrdersStore } from '../data/orders.store';
 import { Reader } from '../data/reader';
@@ -42,28 +38,8 @@ import { Clock } from '../shared/clock';
 
 const PRACTICE_PLACE = onlyPlace(PRACTICE);
 
-/** Of so many answers the user's own speed is taken. */
+/** Of so many answers the user's own rates are taken. */
 const LATELY = 50;
-
-/** So many answers are taken to have been as expected before anything is known of the user. */
-const AS_EXPECTED = 20;
-
-/** What an answer takes where nothing is known of the user yet, in milliseconds: with reading and going on. */
-const USUAL = 5000;
-
-const newId = (at: number): string =>
-  `${at.toString(36)}-${Array.from(crypto.getRandomValues(new Uint8Array(8)), (byte) => byte.toString(16).padStart(2, '0')).join('')}`;
-
-/** An answer as it was given: enough to take it back. */
-export interface Given {
-  readonly review: string;
-  readonly item: Item;
-  readonly verdict: Verdict;
-  readonly said: Said;
-  readonly ms: number;
-  readonly at: number;
-  readonly stored: Promise<Committed>;
-}
 
 /** What is learnt of the order in hand: its items, live, and what is due. */
 @Injectable()
@@ -86,7 +62,7 @@ export class LearnStore {
     () => this.rows.at(placeOf(LEARNING, this.orderId()))() ?? usualLearning(this.orderId()),
   );
   readonly practice = this.rows.only(PRACTICE_PLACE);
-  private readonly schedule = scheduleBy();
+  readonly schedule = scheduleBy();
 
   /** The moment by which everything is counted; it moves on with every answer and every look. */
   readonly now = signal(this.clock.now());
@@ -98,8 +74,8 @@ export class LearnStore {
         this.storage
           .live((db) => db.rows(ITEMS).where('order').equals(id).toArray())
           .pipe(
-            switchMap((rows) => from(this.reader.ready()).pipe(map(() => rows))),
-            map((rows) => ({ id, rows: rows.flatMap((row) => this.read(row)) })),
+            this.reader.sound(ITEMS),
+            map((rows) => ({ id, rows })),
           ),
       ),
     ),
@@ -109,7 +85,7 @@ export class LearnStore {
     () => this.stored()?.id === this.orderId() && this.rows.isRead(PRACTICE_PLACE as Place),
   );
   /** The items that this tab has answered, by their keys. */
-  private readonly touched = signal<readonly string[]>([]);
+  private readonly touched = signal<ReadonlySet<string>>(new Set());
   private readonly itemRows = computed<ReadonlyMap<string, ItemRow>>(() => {
     const [id, stored] = [this.orderId(), this.stored()];
     const rows = new Map((stored?.id === id ? stored.rows : []).map((row) => [row.id, row]));
@@ -160,47 +136,37 @@ export class LearnStore {
             .toArray(),
         ),
       ),
-      switchMap((rows) => from(this.reader.ready()).pipe(map(() => rows))),
-      map((rows) => rows.filter((row) => !row.withdrawn && this.reader.read(REVIEWS, row).ok)),
+      this.reader.sound(REVIEWS),
+      map((rows) => rows.filter(({ withdrawn }) => !withdrawn)),
     ),
     { initialValue: [] as ReviewRow[] },
   );
-  /**
-   * How often the user was right of late where the schedule expected it, over what it expected; some answers as
-   * expected are counted in, so that a few do not say much.
-   */
-  readonly rightness = computed(() => {
-    const held = this.lately().flatMap(({ before, at, right }) =>
-      before?.state === 2 ? [{ right, expected: this.schedule.recall(before, at) }] : [],
-    );
-    const expected = held.reduce((sum, each) => sum + each.expected, AS_EXPECTED);
-    return (held.filter(({ right }) => right).length + AS_EXPECTED) / expected;
-  });
-  /** What an answer of this user takes, in milliseconds, with reading and going on. */
-  readonly usualTime = computed(() => {
-    const times = this.lately()
-      .filter(({ interrupted }) => !interrupted)
-      .map(({ ms }) => ms)
-      .sort((a, b) => a - b);
-    return times.length === 0 ? USUAL : times[Math.floor(times.length / 2)] + 1500;
-  });
+  readonly rightness = computed(() => rightness(this.schedule, this.lately()));
+  readonly usualTime = computed(() => usualTime(this.lately()));
 
   readonly due = computed(() =>
     dueItems(this.plan(), this.memories(), this.now(), this.dayBegan() + DAY - 1),
   );
-  /** Cards that may be begun today, as far as the open blocks have them. */
+  /** Items that may be begun today, as far as the open blocks have them. */
+  readonly fresh = computed(() => {
+    const left = Math.max(0, this.plan().newCards - this.begunToday().size);
+    return freshItems(this.plan(), this.memories(), left);
+  });
+  /** How many cards of them are new altogether. */
   readonly newCards = computed(() => {
-    const cards = new Set(newItems(this.plan(), this.memories(), this.standing([])).map(({ card }) => card));
-    return Math.min(cards.size, Math.max(0, this.plan().newCards - this.begunToday().size));
+    const begun = this.begun();
+    return new Set(this.fresh().flatMap(({ card }) => (begun.has(card) ? [] : [card]))).size;
   });
   readonly openBlocks = computed(() => openBlocks(this.plan(), this.memories()));
-  /** How many items of each card are held: state 2 of the schedule. */
+  /** Cards of which an item was begun. */
+  readonly begun = computed<ReadonlySet<Card>>(
+    () => new Set([...this.memories().keys()].flatMap((id) => parseItem(id)?.card ?? [])),
+  );
+  /** How many of the items that are asked are held, by card. */
   readonly heldOf = computed<ReadonlyMap<Card, number>>(() => {
     const held = new Map<Card, number>();
-    for (const [id, { state }] of this.memories()) {
-      const card = parseItem(id)?.card;
-      if (card !== undefined && state === 2) held.set(card, (held.get(card) ?? 0) + 1);
-    }
+    for (const item of this.plan().items)
+      if (isHeld(this.memories().get(itemId(item)))) held.set(item.card, (held.get(item.card) ?? 0) + 1);
     return held;
   });
 
@@ -228,76 +194,13 @@ export class LearnStore {
     return { now, dayEnds: this.dayBegan() + DAY, begunToday: this.begunToday(), asked };
   }
 
+  /** An item that this tab answers, by its key: from now on it shows as it was answered. */
+  touch(key: string): void {
+    if (!this.touched().has(key)) this.touched.update((keys) => new Set([...keys, key]));
+  }
+
   look(): void {
     this.now.set(this.clock.now());
-  }
-
-  /** Notes an answer: it shows at once, and is stored with the practice. */
-  answer(item: Item, said: Said, how: Omit<Answered, 'right'>, spent: number): Given {
-    const [at, order, orderId] = [this.clock.now(), this.order(), this.orderId()];
-    const verdict = judge(item, order, said);
-    const [id, review] = [itemId(item), newId(at)];
-    const key = itemKey(orderId, id);
-    if (!this.touched().includes(key)) this.touched.update((keys) => [...keys, key]);
-    const stored = this.journal.commit(
-      `answer ${id}`,
-      [placeOf(ITEMS, key), placeOf(REVIEWS, review), PRACTICE_PLACE],
-      ([row, , practice]) => {
-        const before = row?.memory;
-        const grade = gradeOf({ ...how, right: verdict.right, first: !before });
-        const memory = this.schedule.next(before ?? this.schedule.fresh(at), grade, at);
-        const truth = showSaid(verdict.truth);
-        return [
-          { id: key, order: orderId, item: id, memory, truth, begun: row?.begun ?? at },
-          {
-            ...{ id: review, order: orderId, item: id, at, answered: showSaid(said) },
-            ...{ right: verdict.right, ms: Math.round(how.ms), grade },
-            ...(how.interrupted ? { interrupted: true as const } : {}),
-            ...(before ? { before } : {}),
-          },
-          counted(practice, spent, verdict.right, 1),
-        ];
-      },
-    );
-    this.look();
-    return { review, item, verdict, said, ms: how.ms, at, stored };
-  }
-
-  /**
-   * Takes an answer back: the item is as it was before, and the answer stays in the history as withdrawn. Gives false
-   * where that cannot be: the item was answered again since, in another tab.
-   */
-  async takeBack({ review, item, verdict, at, stored }: Given): Promise<boolean> {
-    await stored;
-    const key = itemKey(this.orderId(), itemId(item));
-    const done = await this.journal.commit(
-      `take back ${itemId(item)}`,
-      [placeOf(ITEMS, key), placeOf(REVIEWS, review), PRACTICE_PLACE],
-      ([row, answer, practice]) => {
-        if (!row || !answer || answer.withdrawn || row.memory.last !== at) return undefined;
-        return [
-          answer.before && { ...row, memory: answer.before },
-          { ...answer, withdrawn: true as const },
-          counted(practice, 0, verdict.right, -1),
-        ];
-      },
-    );
-    this.look();
-    return done === 'stored';
-  }
-
-  /** Begins a practice of so many minutes, or goes on with one that was left. */
-  begin(minutes: number): void {
-    const [began, order] = [this.clock.now(), this.orderId()];
-    void this.changePractice(() => ({
-      ...{ id: 'practice' as const, order, began, length: minutes * 60_000 },
-      ...{ spent: 0, asked: 0, right: 0, ended: false },
-    }));
-    this.look();
-  }
-
-  end(): void {
-    void this.changePractice((practice) => ({ ...practice, ended: true }));
   }
 
   /** Changes how the order in hand is learnt. */
@@ -307,20 +210,4 @@ export class LearnStore {
       { ...(row ?? usualLearning(id)), ...part },
     ]);
   }
-
-  private changePractice(make: (row: PracticeRow) => PracticeRow): Promise<Committed> {
-    return this.journal.commit('practise', [PRACTICE_PLACE], ([row]) => [make(row)]);
-  }
-
-  private read(row: unknown): ItemRow[] {
-    const outcome = this.reader.read(ITEMS, row);
-    return outcome.ok ? [outcome.row] : [];
-  }
 }
-
-const counted = (practice: PracticeRow, spent: number, right: boolean, by: 1 | -1): PracticeRow => ({
-  ...practice,
-  spent: practice.spent + Math.max(0, Math.round(spent)),
-  asked: Math.max(0, practice.asked + by),
-  right: Math.max(0, practice.right + (right ? by : 0)),
-});

@@ -13,13 +13,18 @@ export class Clock {
     return -new Date().getTimezoneOffset();
   }
 
+  /** The page's own time, as events have it. */
+  pageNow(): number {
+    return performance.now();
+  }
+
   /** When the frame that is being made has been painted, in the page's own time. */
   painted(): Promise<number> {
     return new Promise((resolve) =>
       requestAnimationFrame(() => {
         const channel = new MessageChannel();
         // A message that is sent in a frame comes when that frame has been painted.
-        channel.port1.onmessage = () => resolve(performance.now());
+        channel.port1.onmessage = () => resolve(this.pageNow());
         channel.port2.postMessage(undefined);
       }),
     );

@@ -12,7 +12,7 @@ import {
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { Router } from '@angular/router';
-import { Card, formatCard, showCard } from '@enumeron/core/deck';
+import { Card, showCard } from '@enumeron/core/deck';
 import {
   asksOf,
   Direction,
@@ -20,8 +20,10 @@ import {
   EMPTY,
   isFluent,
   Item,
+  pickCard,
   promptOf,
   Said,
+  sayConfused,
   showSaid,
   truthOf,
   Typed,
@@ -35,7 +37,8 @@ import { Clock } from '../../shared/clock';
 import { CardPad } from '../../shared/form/card-pad';
 import { ThumbPad } from '../../shared/form/thumb-pad';
 import { Viewport } from '../../shared/viewport';
-import { Given, LearnStore } from '../learn.store';
+import { LearnStore } from '../learn.store';
+import { Given, TakenBack } from './answers';
 import { Practice } from './practice';
 
 const DIGITS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '0'] as const;
@@ -43,6 +46,13 @@ const MINUTE = 60_000;
 
 /** What has taken the keys while it is open; the drill takes them else. */
 const OVER_ALL = '[role=menu], [role=dialog]';
+
+/** What is said of an answer that was to be taken back. */
+const TAKEN: Readonly<Record<TakenBack, string>> = {
+  'taken back': 'taken back.',
+  'not stored yet': 'not taken back, for storage takes nothing just now. Try again in a moment.',
+  'answered since': 'not taken back, for it was answered again in another tab.',
+};
 
 const seconds = (ms: number): string => (ms / 1000).toFixed(1);
 
@@ -62,7 +72,7 @@ export class Drill {
   protected readonly phone = inject(Viewport).phone;
   protected readonly digits = DIGITS;
 
-  private readonly item = computed(() => this.practice.asked()?.item, { equal: (a, b) => a === b });
+  private readonly item = computed(() => this.practice.asked()?.item);
   protected readonly asks = computed(() => {
     const item = this.item();
     return item && asksOf(item);
@@ -116,7 +126,8 @@ export class Drill {
       begun.destroy();
     });
     effect(() => {
-      if (!this.item() || this.practice.introduced() !== undefined) return;
+      // Whatever is asked, the same again too; not while a new card or a mistake is looked at.
+      if (!this.practice.asked() || this.practice.introduced() !== undefined || this.practice.wrong()) return;
       this.first = undefined;
       void this.practice.shown();
     });
@@ -142,6 +153,12 @@ export class Drill {
   private key(event: KeyboardEvent): void {
     const target = event.target as Element;
     if (event.ctrlKey || event.metaKey || event.altKey || document.querySelector(OVER_ALL)) return;
+    // A key that is held down answers once.
+    if (event.repeat && event.key !== 'Backspace') {
+      event.preventDefault();
+      event.stopPropagation();
+      return;
+    }
     if (event.key === 'Tab' || (event.key === 'Enter' && target.closest('button, a'))) return;
     event.stopPropagation();
     if (event.key === 'Escape') {
@@ -184,21 +201,27 @@ export class Drill {
     if (next.text === before.text && !next.said) return;
     event.preventDefault();
     if (next.text.length > before.text.length) this.first ??= this.clock.of(event);
-    this.typed.set(next);
-    if (next.said) this.give(next.said, event);
+    this.take(next);
   }
 
   /** A card of the pad: the whole answer, or one of two. */
-  protected pick(card: Card, event: Event): void {
-    for (const key of formatCard(card)) this.answerKey(key === '*' ? '' : key, event);
+  protected pick(card: Card): void {
+    const asks = this.asks();
+    if (asks) this.take(pickCard(asks, this.typed(), card));
   }
 
-  protected pickEvent(card: Card): void {
-    this.pick(card, new Event('click'));
+  /** A tap on a pad begins where the finger comes down; a card of two taps with the first of them. */
+  protected touch(event: PointerEvent): void {
+    this.first ??= this.clock.of(event);
   }
 
-  private give(said: Said, event: Event): void {
-    const first = this.first ?? this.clock.of(event);
+  private take(next: Typed): void {
+    this.typed.set(next);
+    if (next.said) this.give(next.said);
+  }
+
+  private give(said: Said): void {
+    const first = this.first ?? this.clock.pageNow();
     this.first = undefined;
     this.note.set('');
     this.practice.answer(said, first);
@@ -206,14 +229,9 @@ export class Drill {
   }
 
   protected async takeBack(): Promise<void> {
-    const [last] = this.practice.given();
-    if (!(last as Given | undefined)) return;
-    const done = await this.practice.takeBack();
-    this.note.set(
-      done
-        ? `${this.shownOf(last.item)}: taken back.`
-        : 'That cannot be taken back: it was answered again in another tab.',
-    );
+    this.first = undefined;
+    const last = this.practice.given().at(0);
+    if (last) this.note.set(`${this.shownOf(last.item)}: ${TAKEN[await this.practice.takeBack(last)]}`);
   }
 
   /** What became of an answer: `9♠ → 33 · 1.2 s`. */
@@ -227,15 +245,7 @@ export class Drill {
     const wrong = this.practice.wrong();
     if (!wrong) return undefined;
     const { item, said, verdict } = wrong;
-    const other = verdict.confused;
-    const mixed =
-      other && item.direction !== 'card' && item.direction !== 'number'
-        ? `That is so for ${this.shownOf(other)}.`
-        : item.direction === 'number' && other
-          ? `${showCard(other.card)} lies at ${showSaid(said)}.`
-          : item.direction === 'card' && other
-            ? `${showSaid(said)} lies at ${this.shownOf(other)}.`
-            : '';
+    const mixed = sayConfused(item, this.store.order(), said, verdict.confused);
     return { truth: showSaid(verdict.truth), said: showSaid(said), mixed };
   });
 

@@ -1,8 +1,9 @@
 import { computed, inject, Injectable, signal, untracked } from '@angular/core';
 import { Card } from '@enumeron/core/deck';
-import { Item, itemId, parseItem, nextItem, Said, Standing } from '@enumeron/core/learn';
+import { Item, itemId, nextItem, Said, Standing } from '@enumeron/core/learn';
 import { Clock } from '../../shared/clock';
-import { Given, LearnStore } from '../learn.store';
+import { LearnStore } from '../learn.store';
+import { Answers, Given, TakenBack } from './answers';
 
 /** What is asked now, and since when it can be seen. */
 interface Asked {
@@ -10,13 +11,17 @@ interface Asked {
   readonly isNew: boolean;
 }
 
-/** So much of an answer's time counts at most: a practice of five minutes is not over because a telephone rang. */
-const LONGEST = 30_000;
+/**
+ * So much of an answer's time counts at most, so that a practice of five minutes is not over because a telephone rang;
+ * and so much is added for going on. In milliseconds.
+ */
+const [LONGEST, GOING_ON] = [30_000, 500];
 
 /** A practice on its way: what is asked, how long it took, and what is asked next. */
 @Injectable()
 export class Practice {
   private readonly store = inject(LearnStore);
+  private readonly answers = inject(Answers);
   private readonly clock = inject(Clock);
 
   /** What was answered in this practice and can be taken back, the newest first. */
@@ -34,7 +39,8 @@ export class Practice {
     return Math.max(0, length - spent);
   });
 
-  private painted = 0;
+  /** When the prompt was painted; undefined until it is. */
+  private painted: number | undefined;
   private interrupted = false;
 
   /** Begins, or goes on with the practice of this order that was left. */
@@ -45,14 +51,18 @@ export class Practice {
     this.ended.set(false);
     this.wrong.set(undefined);
     this.introduced.set(undefined);
-    if (ended || order !== untracked(this.store.orderId) || spent >= length) this.store.begin(minutes);
+    if (ended || order !== untracked(this.store.orderId) || spent >= length) this.answers.begin(minutes);
     this.ask();
   }
 
   /** The prompt has been painted: time runs from now. */
   async shown(): Promise<void> {
+    const asked = this.asked();
     this.interrupted = false;
-    this.painted = await this.clock.painted();
+    this.painted = undefined;
+    const painted = await this.clock.painted();
+    // Another may be asked by then.
+    if (this.asked() === asked) this.painted = painted;
   }
 
   /** Something came between: the time of this answer says nothing. */
@@ -64,9 +74,10 @@ export class Practice {
   answer(said: Said, first: number): void {
     const asked = this.asked();
     if (!asked) return;
-    const ms = Math.max(0, first - this.painted);
+    // What is typed before the prompt can be seen was typed at once.
+    const ms = Math.max(0, first - (this.painted ?? first));
     const how = { ms, ...(this.interrupted ? { interrupted: true } : {}) };
-    const given = this.store.answer(asked.item, said, how, Math.min(ms, LONGEST) + 500);
+    const given = this.answers.give(asked.item, said, how, Math.min(ms, LONGEST) + GOING_ON);
     this.given.update((all) => [given, ...all]);
     this.history.update((all) => [{ ...asked, at: given.at }, ...all].slice(0, 60));
     if (given.verdict.right) this.ask();
@@ -83,22 +94,22 @@ export class Practice {
     this.ask();
   }
 
-  /** Takes the last answer back and asks the same again. Gives whether that was done. */
-  async takeBack(): Promise<boolean> {
-    const [last] = this.given();
-    if (!(last as Given | undefined) || !(await this.store.takeBack(last))) return false;
-    this.given.update((all) => all.slice(1));
-    this.history.update((all) => all.slice(1));
+  /** Takes an answer back, which was the last one, and asks the same again. */
+  async takeBack(last: Given): Promise<TakenBack> {
+    const taken = await this.answers.takeBack(last);
+    if (taken !== 'taken back') return taken;
+    this.given.update((all) => all.filter((each) => each !== last));
+    this.history.update((all) => all.filter(({ at, item }) => at !== last.at || item !== last.item));
     this.wrong.set(undefined);
     this.ended.set(false);
     this.asked.set({ item: last.item, isNew: !this.store.memories().has(itemId(last.item)) });
-    return true;
+    return taken;
   }
 
   stop(): void {
     this.asked.set(undefined);
     this.ended.set(true);
-    this.store.end();
+    this.answers.end();
   }
 
   private ask(): void {
@@ -109,8 +120,7 @@ export class Practice {
         : undefined;
     if (!next) this.stop();
     else {
-      const known = [...this.store.memories().keys()].some((id) => parseItem(id)?.card === next.item.card);
-      if (!known) this.introduced.set(next.item.card);
+      if (!this.store.begun().has(next.item.card)) this.introduced.set(next.item.card);
       this.asked.set({ item: next.item, isNew: next.why === 'new' });
     }
   }

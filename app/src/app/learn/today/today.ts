@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { Router } from '@angular/router';
-import { Card, isJoker, isSecond } from '@enumeron/core/deck';
-import { Direction, DIRECTION_WORDS, DIRECTIONS, MORE_DIRECTIONS, parseItem } from '@enumeron/core/learn';
+import { bySuit } from '@enumeron/core/deck';
+import { Direction, DIRECTION_WORDS, DIRECTIONS, MORE_DIRECTIONS } from '@enumeron/core/learn';
 import { CardFace } from '../../shared/card-face';
 import { LearnStore } from '../learn.store';
 import { NextDays } from './next-days';
@@ -27,12 +27,10 @@ export class Today {
   protected readonly lengths = [2, 5, 10, 20] as const;
 
   protected readonly due = computed(() => this.store.due().length);
-  /** New cards come with as many items as there are directions. */
-  private readonly fresh = computed(() => this.store.newCards() * this.store.settings().directions.length);
   protected readonly takes = computed(() =>
-    Math.max(1, Math.round(((this.due() + this.fresh()) * this.store.usualTime()) / MINUTE)),
+    Math.max(1, Math.round(((this.due() + this.store.fresh().length) * this.store.usualTime()) / MINUTE)),
   );
-  protected readonly nothing = computed(() => this.due() + this.fresh() === 0);
+  protected readonly nothing = computed(() => this.due() + this.store.fresh().length === 0);
   /** A practice of this order that was left before its end. */
   protected readonly left = computed(() => {
     const { order, ended, spent, length } = this.store.practice();
@@ -41,28 +39,14 @@ export class Today {
 
   /** Every card with how many of its items are held, in rows by suit, and what else the pack has. */
   protected readonly rows = computed(() => {
-    const [order, held] = [this.store.order(), this.store.heldOf()];
-    const known = new Set(this.store.plan().items.map(({ card }) => card));
-    const cell = (card: Card): { card: Card; held: number; begun: boolean } => ({
-      card,
-      held: held.get(card) ?? 0,
-      begun: this.begun().has(card),
-    });
-    const inOrder = order.filter((card) => known.has(card));
-    return [3, 2, 0, 1]
-      .map((suit) =>
-        inOrder.filter((card) => card < 52 && Math.floor(card / 13) === suit).sort((a, b) => a - b),
-      )
-      .concat([inOrder.filter((card) => isJoker(card) || isSecond(card))])
-      .filter((cards) => cards.length > 0)
-      .map((cards) => cards.map(cell));
+    const [held, begun] = [this.store.heldOf(), this.store.begun()];
+    return bySuit(this.store.order()).map((row) =>
+      row.map((card) => ({ card, held: held.get(card) ?? 0, begun: begun.has(card) })),
+    );
   });
   protected readonly directions = computed(() => this.store.settings().directions.length);
   protected readonly heldItems = computed(() =>
     [...this.store.heldOf().values()].reduce((sum, count) => sum + count, 0),
-  );
-  private readonly begun = computed(
-    () => new Set([...this.store.memories().keys()].flatMap((id) => parseItem(id)?.card ?? [])),
   );
   protected readonly blocks = computed(() => this.store.plan().blocks.length);
 
@@ -77,7 +61,10 @@ export class Today {
 
   protected enter(event: Event): void {
     const target = event.target as Element;
-    if (target.closest('button, a, input, textarea, select, [role=menu], [role=dialog]')) return;
+    if (
+      target.closest('button, a, input, textarea, select, summary, [role=slider], [role=menu], [role=dialog]')
+    )
+      return;
     if (!this.nothing()) void this.start();
   }
 

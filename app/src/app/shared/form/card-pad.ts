@@ -1,10 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { Card, cardOf, isJoker, isSecond, Order, RANKS, speakCard, Suit } from '@enumeron/core/deck';
+import { bySuit, Card, isJoker, isSecond, numberOrder, Order, speakCard } from '@enumeron/core/deck';
 import { faceOf } from '../face';
 import { RovingGrid } from '../roving-grid';
-
-/** Suits in the order of the pad's rows: colours alternate. */
-const ROWS: readonly Suit[] = [3, 2, 0, 1];
 
 /** All cards at once, one press a card: for a wide screen. */
 @Component({
@@ -69,10 +66,9 @@ export class CardPad {
   readonly picked = output<Card>();
   /** The four suits; then what else the pack may hold: jokers, second copies. */
   protected readonly keys = computed(() =>
-    [
-      ...ROWS.flatMap((suit) => RANKS.map((rank) => cardOf(rank, suit))),
-      ...this.pack().filter((card) => isJoker(card) || isSecond(card)),
-    ].map((card) => ({ card, face: faceOf(card), name: speakCard(card) })),
+    bySuit([...numberOrder(), ...this.pack().filter((card) => isJoker(card) || isSecond(card))])
+      .flat()
+      .map((card) => ({ card, face: faceOf(card), name: speakCard(card) })),
   );
   protected readonly inPack = computed(() => new Set(this.pack()));
 }
