@@ -8,7 +8,7 @@ test('a first practice by keyboard alone, left and gone on with after a reload',
 }) => {
   await enumeron.open('/reckon');
   await page.keyboard.press('2');
-  await expect(page.getByText('5 new')).toBeVisible();
+  await expect(page.getByText('5 new cards')).toBeVisible();
   await page.keyboard.press('Enter');
   await expect(page.getByText('A new card')).toBeVisible();
   await expect(page.locator('.slot')).toHaveCount(0);

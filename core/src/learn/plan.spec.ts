@@ -93,7 +93,8 @@ test('the next block is begun when four fifths of the one before are held, and n
 });
 
 test('a day begins what begun cards lack, and whole cards as far as it has them left', () => {
-  const held: Memory = { ...schedule.fresh(START), state: 2 };
+  const held = schedule.next(schedule.fresh(START), 4, START);
+  expect(held.state).toBe(2);
   const [first, second] = plan.blocks[0];
   const begun = plan.items.filter(({ card }) => card === first).slice(0, 3);
   const memories: Memories = new Map(begun.map((item) => [itemId(item), held]));

@@ -34,14 +34,11 @@ import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { hideRail } from '../../pack/rail-hidden';
 import { CardText } from '../../shared/card-text';
 import { Clock } from '../../shared/clock';
-import { CardPad } from '../../shared/form/card-pad';
-import { ThumbPad } from '../../shared/form/thumb-pad';
-import { Viewport } from '../../shared/viewport';
 import { LearnStore } from '../learn.store';
+import { AnswerPad } from './answer-pad';
 import { Given, TakenBack } from './answers';
 import { Practice } from './practice';
 
-const DIGITS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '0'] as const;
 const MINUTE = 60_000;
 
 /** What has taken the keys while it is open; the drill takes them else. */
@@ -59,7 +56,7 @@ const seconds = (ms: number): string => (ms / 1000).toFixed(1);
 /** One question after the other, answered by keys or by the pad; the drill has every key until Escape. */
 @Component({
   selector: 'en-drill',
-  imports: [CardPad, CardText, MatButton, ThumbPad],
+  imports: [AnswerPad, CardText, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './drill.html',
   styleUrl: './drill.scss',
@@ -69,8 +66,6 @@ export class Drill {
   protected readonly store = inject(LearnStore);
   private readonly clock = inject(Clock);
   private readonly router = inject(Router);
-  protected readonly phone = inject(Viewport).phone;
-  protected readonly digits = DIGITS;
 
   private readonly item = computed(() => this.practice.asked()?.item);
   protected readonly asks = computed(() => {
