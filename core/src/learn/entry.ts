@@ -1,10 +1,12 @@
 import { Card, isJoker } from '../deck/card';
 import { formatCard, parseCard } from '../deck/notation';
 import { Order } from '../deck/order';
-import { Item, Said } from './item';
+import { WeaveKind } from '../moves/weave';
+import { Item } from './item';
+import { Said, saidCards, saidNumber, saidOff, saidWeaves } from './said';
 
-/** What an item is answered with. */
-export type Asks = 'number' | 'card' | 'two cards';
+/** What a question is answered with: how far off something lies is a number, `-` before it where it is too high. */
+export type Asks = 'number' | 'off' | 'card' | 'two cards' | 'weaves';
 
 export const asksOf = ({ direction }: Item): Asks =>
   direction === 'number' || direction === 'mate' ? 'number' : direction === 'around' ? 'two cards' : 'card';
@@ -17,15 +19,40 @@ export interface Typed {
 
 export const EMPTY: Typed = { text: '' };
 
-const numberSaid = (text: string): Said => ({ kind: 'number', number: Number(text) });
-
-/** A number is done at its second digit, or when none could follow. */
-const typeNumber = (text: string, key: string, size: number): Typed => {
+/** A number is done at its second digit, or when none could follow. @param largest the largest that it can be. */
+const typeNumber = (text: string, key: string, largest: number): Typed => {
   if (!/^\d$/.test(key) || (text === '' && key === '0')) return { text };
   const longer = `${text}${key}`;
-  return longer.length >= size.toString().length || Number(longer) * 10 > size
-    ? { text: longer, said: numberSaid(longer) }
+  return longer.length >= largest.toString().length || Number(longer) * 10 > largest
+    ? { text: longer, said: saidNumber(Number(longer)) }
     : { text: longer };
+};
+
+/** How far off something lies: at most half the pack; `-` or `+` says which way, and 0 that it is there. */
+const typeOff = (text: string, key: string, size: number): Typed => {
+  if (key === '-' || key === '−') return { text: text.startsWith('-') ? text.slice(1) : `-${text}` };
+  if (key === '+') return { text: text.replace('-', '') };
+  if (text === '' && key === '0') return { text: '0', said: saidOff(0) };
+  const [sign, digits] = text.startsWith('-') ? ['-', text.slice(1)] : ['', text];
+  const next = typeNumber(digits, key, Math.floor(size / 2));
+  const longer = sign + next.text;
+  return next.said ? { text: longer, said: saidOff(Number(longer)) } : { text: longer };
+};
+
+/** The most weaves in a row. */
+const MOST_WEAVES = 8;
+
+/** A row of weaves: `i` and `o`. */
+const typeWeaves = (text: string, key: string): Typed => ({
+  text: /^[ioIO]$/.test(key) && text.length < MOST_WEAVES ? text + key.toLowerCase() : text,
+});
+
+/** What Enter makes of what has been typed: the answer, where that is whole. */
+const typedWhole = (asks: Asks, text: string): Said | undefined => {
+  if (asks === 'number' && text !== '') return saidNumber(Number(text));
+  if (asks === 'off' && /\d/.test(text)) return saidOff(Number(text));
+  if (asks === 'weaves') return saidWeaves([...text].map((key): WeaveKind => (key === 'i' ? 'in' : 'out')));
+  return undefined;
 };
 
 /** Beginnings of a card: a rank, the 1 of a ten, the x of a joker. */
@@ -39,7 +66,7 @@ const withCard = (words: readonly string[], wanted: number): Typed => {
   });
   return cards.length < wanted
     ? { text: `${words.join(' ')} ` }
-    : { text: words.join(' '), said: { kind: 'cards', cards } };
+    : { text: words.join(' '), said: saidCards(...cards) };
 };
 
 /** One key more for the last of the cards. */
@@ -56,19 +83,40 @@ const wantedOf = (asks: Asks): number => (asks === 'two cards' ? 2 : 1);
 
 /** An answer with a card that was pressed whole: it takes the place of one that is half typed. */
 export const pickCard = (asks: Asks, { text }: Typed, card: Card): Typed =>
-  asks === 'number'
-    ? { text }
-    : withCard([...text.split(' ').slice(0, -1), formatCard(card)], wantedOf(asks));
+  asks === 'card' || asks === 'two cards'
+    ? withCard([...text.split(' ').slice(0, -1), formatCard(card)], wantedOf(asks))
+    : { text };
 
 /**
- * An answer with one key more: a digit, a rank or suit, Enter, or Backspace. A key that cannot belong to it changes
+ * An answer with one key more: a digit, a rank or suit, a sign, a weave, Enter, or Backspace. A key that cannot belong to it changes
  * nothing.
  *
  * @param key as a keyboard event names it.
  */
 export const typeKey = (asks: Asks, { text }: Typed, key: string, order: Order): Typed => {
   if (key === 'Backspace') return { text: text.trimEnd().slice(0, -1) };
-  if (key === 'Enter') return asks === 'number' && text !== '' ? { text, said: numberSaid(text) } : { text };
+  if (key === 'Enter') {
+    const said = typedWhole(asks, text);
+    return said ? { text, said } : { text };
+  }
   if ([...key].length !== 1) return { text };
-  return asks === 'number' ? typeNumber(text, key, order.length) : typeCard(text, key, order, wantedOf(asks));
+  switch (asks) {
+    case 'number':
+      return typeNumber(text, key, order.length);
+    case 'off':
+      return typeOff(text, key, order.length);
+    case 'weaves':
+      return typeWeaves(text, key);
+    case 'card':
+    case 'two cards':
+      return typeCard(text, key, order, wantedOf(asks));
+  }
 };
+
+/** What has been typed, for the eye. */
+export const showTyped = (asks: Asks, { text }: Typed): string =>
+  asks === 'off'
+    ? text.replace('-', '−')
+    : asks === 'weaves'
+      ? [...text].map((key) => (key === 'i' ? 'in' : 'out')).join(' ')
+      : text.toUpperCase();

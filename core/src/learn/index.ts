@@ -1,6 +1,6 @@
 export { type Band, FORECAST, type ForecastArgs, forecastOf, type ForecastRuns } from './forecast';
 export { type Blocks, blocksOf } from './blocks';
-export { type Asks, asksOf, EMPTY, pickCard, type Typed, typeKey } from './entry';
+export { type Asks, asksOf, EMPTY, pickCard, showTyped, type Typed, typeKey } from './entry';
 export { rightness, type Told, usualTime } from './speed';
 export { confusable, digitsExchanged } from './confusable';
 export { DAY, dayOf, dayStart, HOUR } from './day';
@@ -17,8 +17,6 @@ export {
   parseItem,
   promptOf,
   sayConfused,
-  type Said,
-  showSaid,
   truthOf,
   type Verdict,
 } from './item';
@@ -44,3 +42,5 @@ export {
   scheduleBy,
   type ScheduleSettings,
 } from './schedule';
+export { type Said, saidCards, saidNumber, saidOff, saidWeaves, sameSaid, showSaid } from './said';
+export * from './sums';

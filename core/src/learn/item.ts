@@ -1,7 +1,8 @@
-import { Card, firstOf, looksLike, mateOf } from '../deck/card';
+import { Card, firstOf, mateOf } from '../deck/card';
 import { mod } from '../deck/mod';
 import { formatCard, parseCard, showCard } from '../deck/notation';
 import { Order, placeOf } from '../deck/order';
+import { Said, saidCards, saidNumber, sameSaid, showSaid } from './said';
 
 /**
  * One way in which a card is asked: its number, the card of its number, what follows it, what precedes it, both cards
@@ -19,14 +20,6 @@ export interface Item {
   /** The card that it is about, also where its number is what is asked about. */
   readonly card: Card;
 }
-
-/** What is shown, or what is answered: a number from 1, or cards. */
-export type Said =
-  | { readonly kind: 'number'; readonly number: number }
-  | { readonly kind: 'cards'; readonly cards: readonly Card[] };
-
-const number = (place: number): Said => ({ kind: 'number', number: place });
-const cardsOf = (...cards: readonly Card[]): Said => ({ kind: 'cards', cards });
 
 /** An item as a text that no other item of the order has: `number 7D`. */
 export const itemId = ({ direction, card }: Item): string => `${direction} ${formatCard(card)}`;
@@ -47,23 +40,23 @@ const neighbour = (order: Order, card: Card, steps: number): Card =>
 
 /** What is shown for an item of the order. */
 export const promptOf = ({ direction, card }: Item, order: Order): Said =>
-  direction === 'card' ? number(placeOf(order, card) ?? 0) : cardsOf(card);
+  direction === 'card' ? saidNumber(placeOf(order, card) ?? 0) : saidCards(card);
 
 /** The truth for an item of the order. */
 export const truthOf = ({ direction, card }: Item, order: Order): Said => {
   switch (direction) {
     case 'number':
-      return number(placeOf(order, card) ?? 0);
+      return saidNumber(placeOf(order, card) ?? 0);
     case 'card':
-      return cardsOf(card);
+      return saidCards(card);
     case 'after':
-      return cardsOf(neighbour(order, card, 1));
+      return saidCards(neighbour(order, card, 1));
     case 'before':
-      return cardsOf(neighbour(order, card, -1));
+      return saidCards(neighbour(order, card, -1));
     case 'around':
-      return cardsOf(neighbour(order, card, -1), neighbour(order, card, 1));
+      return saidCards(neighbour(order, card, -1), neighbour(order, card, 1));
     case 'mate':
-      return number(placeOf(order, mateOf(card)) ?? 0);
+      return saidNumber(placeOf(order, mateOf(card)) ?? 0);
   }
 };
 
@@ -82,13 +75,6 @@ export const itemsOf = (order: Order, directions: readonly Direction[] = DIRECTI
       .map((direction) => ({ direction, card })),
   );
 
-/** Whether two things that are said are the same; the two copies of a card look the same. */
-const sameSaid = (a: Said, b: Said): boolean => {
-  if (a.kind === 'number' || b.kind === 'number')
-    return a.kind === 'number' && b.kind === 'number' && a.number === b.number;
-  return a.cards.length === b.cards.length && a.cards.every((card, index) => looksLike(card, b.cards[index]));
-};
-
 /** What an answer is worth: whether it is right, the truth, and what it would have been right for. */
 export interface Verdict {
   readonly right: boolean;
@@ -105,10 +91,6 @@ export const judge = (item: Item, order: Order, answer: Said): Verdict => {
     : itemsOf(order, [item.direction]).find((other) => sameSaid(truthOf(other, order), answer));
   return { right, truth, confused };
 };
-
-/** What is said, for the eye: `20`, `7♦`, `3♥ 9♦`. */
-export const showSaid = (said: Said): string =>
-  said.kind === 'number' ? said.number.toString() : said.cards.map(showCard).join(' ');
 
 /** What was mixed up, in a sentence; nothing where the wrong answer is right for no other item. */
 export const sayConfused = (

@@ -1,0 +1,233 @@
+import { showCard, showRank } from '../../deck/notation';
+import { Rank } from '../../deck/card';
+import { placeOf } from '../../deck/order';
+import { composedCardAt, ComposedWay } from '../../deck/composedCard';
+import { cut } from '../../moves/cut';
+import { weavesToPlace } from '../../moves/topToPlace';
+import { add, placeSum, result, start } from '../../reckon/handSum';
+import { reckonBankPacket } from '../../reckon/patterns/bankPacket';
+import { reckonCountDown } from '../../reckon/patterns/countDown';
+import { digitSum, digitSumPlace, reckonNextRanks } from '../../reckon/patterns/digitSum';
+import { cardsBetween } from '../../reckon/patterns/gapCards';
+import { reckonNumberLine } from '../../reckon/patterns/numberLine';
+import { reckonTwoCuts } from '../../reckon/patterns/twoCuts';
+import { saidCards, saidNumber, saidWeaves } from '../said';
+import { Range, SumKind, SumPack } from './sum';
+import { atFace, cardBy, reached, turnedTo, wholePack, withRanges } from './turned';
+
+/** Sums of what was counted, cut or called. */
+
+/** Asked only where the cards of a bank lie in a known order. */
+const fixedBank = (pack: SumPack): readonly Range[] | undefined =>
+  pack.bank && !pack.bank.loose ? withRanges(wholePack)(pack) : undefined;
+
+/** How far up the row of calls begins: what the number line of Reckon begins with. */
+const LEAD = 20;
+
+export const CALLED_CARD: SumKind = {
+  name: 'called card',
+  asks: 'They stopped you at this card. Where does it lie?',
+  answer: 'number',
+  way: 'number-line',
+  ranges: withRanges(wholePack, ({ home }) => [1, Math.min(LEAD, home.length - 1)]),
+  make: ({ home }, [key, place]) => {
+    const now = turnedTo(home, key);
+    const card = now[place - 1];
+    const setup = { lead: LEAD, decoys: 0, before: 10, easy: 0 };
+    const reckoned = reckonNumberLine(home, now, setup, { stopped: card });
+    const lies = reckoned.ok ? reckoned.reckoning.known[0].value : undefined;
+    // Of two copies the one that is called first stops the row.
+    if (lies !== place) return undefined;
+    return {
+      shown: showCard(card),
+      given: atFace(now),
+      truth: saidNumber(lies),
+      lines: placeSum(home, now, card),
+    };
+  },
+};
+
+export const TWO_GLIMPSES: SumKind = {
+  name: 'difference of two glimpses',
+  asks: 'Two cuts, each turned over: how many cards are face up?',
+  answer: 'number',
+  way: 'two-cuts',
+  ranges: withRanges(wholePack, wholePack),
+  make: ({ home }, [first, second]) => {
+    const prediction = { plain: 0, from: 1, to: home.length, markEvery: 0 };
+    const [a, b] = [cardBy(home, first), cardBy(home, second)];
+    const reckoned = reckonTwoCuts(home, a, b, prediction);
+    if (!reckoned.ok) return undefined;
+    const lines = reckoned.reckoning.sum.slice(0, 3);
+    return {
+      shown: `${showCard(a)} then ${showCard(b)}`,
+      truth: saidNumber(reached(lines)),
+      lines,
+    };
+  },
+};
+
+export const PACKET_CARD: SumKind = {
+  name: 'packet to card',
+  asks: 'So many cards in the packet: which card is at its face?',
+  answer: 'card',
+  way: 'packet',
+  ranges: fixedBank,
+  make: ({ home, bank }, [size]) => {
+    const reckoned = bank && reckonBankPacket(home, bank, size);
+    if (!reckoned?.ok || reckoned.reckoning.known[0].card === undefined) return undefined;
+    return {
+      shown: `${size}`,
+      truth: saidCards(reckoned.reckoning.known[0].card),
+      lines: reckoned.reckoning.sum,
+    };
+  },
+};
+
+export const COUNT_DOWN_PLACE: SumKind = {
+  name: 'count down a bank',
+  asks: 'The selection lies behind the bank. Where is it, with this card cut to the face?',
+  answer: 'number',
+  way: 'count-down',
+  ranges: fixedBank,
+  make: ({ home, bank }, [stackNumber]) => {
+    const face = cardBy(home, stackNumber);
+    if (!bank?.cards.includes(face)) return undefined;
+    const reckoned = reckonCountDown(home, bank, face);
+    if (!reckoned.ok || reckoned.reckoning.sum.length === 0) return undefined;
+    const lines = reckoned.reckoning.sum;
+    return { shown: showCard(face), truth: saidNumber(reached(lines)), lines };
+  },
+};
+
+export const DIGIT_SUM: SumKind = {
+  name: 'digit sum',
+  asks: 'So many are counted, then their digit sum: where does that end?',
+  answer: 'number',
+  way: 'next-ranks',
+  ranges: withRanges(wholePack),
+  make: (_, [count]) => ({
+    shown: `${count}`,
+    truth: saidNumber(digitSumPlace(count)),
+    lines: [
+      start(count, 'cards counted'),
+      add(1, 'counted back'),
+      add(-digitSum(count), 'its digit sum'),
+      result(digitSumPlace(count), 'where it ends'),
+    ],
+  }),
+};
+
+export const NEXT_RANKS_SUM: SumKind = {
+  name: 'next ranks',
+  asks: 'These ranks come next at the cut. How many cards were cut?',
+  answer: 'number',
+  way: 'next-ranks',
+  ranges: withRanges(
+    () => [1, 13],
+    () => [1, 13],
+  ),
+  make: ({ home }, [first, second]) => {
+    const reckoned = reckonNextRanks(home, first as Rank, second as Rank, 1);
+    if (!reckoned.ok) return undefined;
+    const lines = reckoned.reckoning.sum.slice(0, 3);
+    return {
+      shown: `${showRank(first as Rank)} and ${showRank(second as Rank)}`,
+      truth: saidNumber(reached(lines)),
+      lines,
+    };
+  },
+};
+
+const WAYS: readonly ComposedWay[] = ['rank then suit', 'suit then rank'];
+
+export const COMPOSED: SumKind = {
+  name: 'card made of two',
+  asks: 'They name a third card. How far down the rest does it lie?',
+  answer: 'number',
+  way: 'composed-card',
+  ranges: withRanges(wholePack, () => [0, 1]),
+  make: ({ home }, [stackNumber, which]) => {
+    const now = cut(home, stackNumber - 1);
+    const way = WAYS[which];
+    const named = composedCardAt(now, way);
+    if (named?.place === undefined) return undefined;
+    const shown = `${showCard(now[0])} ${showCard(now[1])}`;
+    const card = showCard(named.card);
+    if (which === 1) {
+      const deep = home.length + 1 - named.place;
+      return {
+        shown,
+        given: `${way}, counted from the face`,
+        truth: saidNumber(named.place),
+        lines: [
+          start(home.length + 1, 'one more than the pack'),
+          add(-deep, `where ${card} lies after the cut`),
+          result(named.place, 'from the face'),
+        ],
+      };
+    }
+    const lies = placeOf(home, now[named.place + 1]) ?? 0;
+    return {
+      shown,
+      given: `${way}, counted from the top`,
+      truth: saidNumber(named.place),
+      lines: [
+        start(lies, `${card} in the stack`),
+        add(-(stackNumber - 1), 'cut off'),
+        ...(lies > stackNumber - 1 ? [] : [add(home.length, 'once round')]),
+        add(-2, 'the two laid aside'),
+        result(named.place, 'from the top of the rest'),
+      ],
+    };
+  },
+};
+
+export const MISSING_CARD: SumKind = {
+  name: 'missing card',
+  asks: 'One card was taken from between these two. Which?',
+  answer: 'card',
+  way: 'gap',
+  ranges: withRanges(wholePack),
+  make: ({ home }, [above]) => {
+    const [upper, lower] = [cardBy(home, above), home[(above + 1) % home.length]];
+    const between = cardsBetween(home, upper, lower);
+    if (between?.length !== 1) return undefined;
+    const lies = placeOf(home, between[0]) ?? 0;
+    return {
+      shown: `${showCard(upper)} · ${showCard(lower)}`,
+      truth: saidCards(between[0]),
+      lines: [
+        start(above, `where ${showCard(upper)} lies`),
+        add(1, 'the next'),
+        ...(above < home.length ? [] : [add(-home.length, 'once round')]),
+        result(lies, `where ${showCard(between[0])} lay`),
+      ],
+    };
+  },
+};
+
+export const TOP_TO_PLACE: SumKind = {
+  name: 'weaves to a place',
+  asks: 'Which weaves bring the top card there?',
+  answer: 'weaves',
+  ranges: (pack) => (pack.home.length < 3 ? undefined : [[2, pack.home.length]]),
+  make: (_, [place]) => {
+    const weaves = weavesToPlace(place);
+    const worth = (index: number): number => 2 ** (weaves.length - 1 - index);
+    return {
+      shown: `${place}`,
+      truth: saidWeaves(weaves),
+      lines: [
+        start(place - 1, 'one less than the place'),
+        ...weaves.map((weave, index) =>
+          add(
+            weave === 'in' ? -worth(index) : 0,
+            `${weave}: ${weave === 'in' ? 'has' : 'no'} ${worth(index)}`,
+          ),
+        ),
+        result(0, 'nothing left'),
+      ],
+    };
+  },
+};

@@ -1,0 +1,15 @@
+export { fluencyOf, type Fluency, needOf, nextLevel, type SumAnswer, TARGET, WANTED_TIME } from './fluency';
+export { kindsFor, kindsOfWay, SUM_KINDS, sumKind } from './kinds';
+export {
+  type Drawn,
+  drawSum,
+  type Hard,
+  hardOf,
+  type Inputs,
+  type Level,
+  levelOf,
+  LEVELS,
+  type Sum,
+  type SumKind,
+  type SumPack,
+} from './sum';
