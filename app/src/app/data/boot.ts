@@ -11,7 +11,6 @@ import { Scripts } from '../shared/scripts';
 import type { Database } from './database';
 import { LeftAction, leftInFlight } from './in-flight';
 import { Journal } from './journal';
-import { KINDS } from './kinds';
 import { PACK } from './kinds/pack';
 import { roomsSeeded, SEEDED, SeededRow } from './kinds/seeded';
 import { SNAPSHOTS } from './kinds/snapshots';
@@ -131,7 +130,7 @@ export class Boot {
   async eraseAll(snapshots: boolean): Promise<void> {
     const samples = await this.samplesOf(this.rooms);
     const db = await this.storage.db();
-    const tables = new Set(KINDS.map(({ table }) => table));
+    const tables = new Set(db.kinds.map(({ table }) => table));
     if (!snapshots) tables.delete(SNAPSHOTS.table);
     await db.transaction('rw', [...tables], async () => {
       await Promise.all([...tables].map((table) => db.table(table).clear()));

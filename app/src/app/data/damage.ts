@@ -1,7 +1,6 @@
 import { inject, Injectable, signal } from '@angular/core';
 import { sayProblem } from '@enumeron/core/deck';
 import { idOf, Kind, Place, placeOf } from './kind';
-import { kindAt, KINDS } from './kinds';
 import { DAMAGED, DamagedRow } from './kinds/damaged';
 import { Reader } from './reader';
 import { Storage } from './storage';
@@ -91,9 +90,9 @@ export class Damage {
     await this.reader.ready();
     const db = await this.storage.db();
     const damaged: Damaged[] = [];
-    for (const table of new Set(KINDS.map((kind) => kind.table)))
+    for (const table of new Set(db.kinds.map((kind) => kind.table)))
       await db.table(table).each((row: unknown, { primaryKey }) => {
-        const kind = kindAt(table, primaryKey);
+        const kind = db.kindAt(table, primaryKey);
         const key = typeof primaryKey === 'string' ? primaryKey : JSON.stringify(primaryKey);
         const problem = kind ? this.problem(kind, row) : 'This version does not know this kind of row.';
         if (problem) damaged.push({ table, kind: kind?.name ?? table, key, text: asJson(row), problem });
@@ -107,7 +106,7 @@ export class Damage {
     const keys: unknown[] = await db.table(table).toCollection().primaryKeys();
     const stored = keys.find((each) => each === key || JSON.stringify(each) === key);
     if (stored !== undefined) await db.table(table).delete(stored as string);
-    const kind = kindAt(table, stored);
+    const kind = db.kindAt(table, stored);
     if (kind) this.forget(idOf(placeOf(kind, key)));
   }
 

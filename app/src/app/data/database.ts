@@ -1,7 +1,7 @@
 import Dexie, { DexieOptions, liveQuery, Table, Transaction } from 'dexie';
 import { Observable } from 'rxjs';
 import { Kind, migrated } from './kind';
-import { DATA_VERSION, kindAt, KINDS } from './kinds';
+import { DATA_VERSION, kindAt, kindNamed, KINDS } from './kinds';
 
 // On a loopback address it would take a stack trace of every read.
 Dexie.debug = false;
@@ -62,6 +62,11 @@ export class Database extends Dexie {
     // New tables alone: no row changes.
     this.version(DATA_VERSION).stores(STORES);
   }
+
+  /** Every kind that is stored: known where the database is, so that the first painting does not wait for them. */
+  readonly kinds = KINDS;
+  readonly kindNamed = kindNamed;
+  readonly kindAt = kindAt;
 
   /** The rows of a kind, by key. */
   rows<Row>({ table }: Kind<Row>): Table<Row, string> {

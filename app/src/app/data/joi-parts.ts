@@ -18,6 +18,8 @@ export interface JoiParts {
   readonly origin: Joi.Schema;
   /** How well an item is held: the state of its schedule. */
   readonly memory: Joi.ObjectSchema;
+  /** What every stored answer has: whose it is, when and how it was given. */
+  readonly answer: Readonly<Record<string, Joi.Schema>>;
   /** What core reads. */
   craft(part: Part): Joi.Schema;
 }
@@ -38,12 +40,13 @@ const timeOf = (value: unknown): unknown =>
 
 const memorySchema = (joi: Joi.Root): Joi.ObjectSchema => {
   const positive = joi.number().min(0).max(1e9).required();
-  const moment = joi.number().integer().min(0).max(END_OF_TIME);
+  const moment = joi.number().integer().min(0).max(END_OF_TIME).required();
+  // What was never answered has no memory that is stored.
   return joi.object({
-    due: moment.required(),
-    stability: positive,
-    difficulty: joi.number().min(0).max(10).required(),
-    state: joi.valid(0, 1, 2, 3).required(),
+    due: moment,
+    stability: positive.greater(0),
+    difficulty: joi.number().min(1).max(10).required(),
+    state: joi.valid(1, 2, 3).required(),
     scheduled: positive,
     step: positive,
     reps: positive,
@@ -65,24 +68,36 @@ export const joiParts = (joi: Joi.Root): JoiParts => {
       const problem = part(value, {});
       return problem ? { problem } : { value };
     });
+  const time = by((stored) => {
+    const value = timeOf(stored);
+    return Number.isSafeInteger(value) && (value as number) >= 0 && (value as number) <= END_OF_TIME
+      ? { value }
+      : {
+          problem: { what: 'This is no time since 1970.', remedy: 'Write it as 2026-11-25T20:15:00.000Z.' },
+        };
+  }).required();
+  const key = joi
+    .string()
+    .pattern(/^[\w-]{1,64}$/)
+    .invalid('new')
+    .required();
   return {
     craft,
-    key: joi
-      .string()
-      .pattern(/^[\w-]{1,64}$/)
-      .invalid('new')
-      .required(),
+    key,
+    time,
+    answer: {
+      id: key,
+      order: joi.string().max(64).required(),
+      at: time,
+      answered: joi.string().max(40).allow('').required(),
+      right: joi.boolean().required(),
+      ms: joi.number().min(0).max(1e9).required(),
+      interrupted: joi.valid(true),
+      withdrawn: joi.valid(true),
+    },
     name: by((value) => {
       const outcome = parseName(value);
       return outcome.ok ? { value } : { problem: outcome.problems[0] };
-    }).required(),
-    time: by((stored) => {
-      const value = timeOf(stored);
-      return Number.isSafeInteger(value) && (value as number) >= 0 && (value as number) <= END_OF_TIME
-        ? { value }
-        : {
-            problem: { what: 'This is no time since 1970.', remedy: 'Write it as 2026-11-25T20:15:00.000Z.' },
-          };
     }).required(),
     card: by((stored) => {
       const value = cardOf(stored);

@@ -7,7 +7,6 @@ import { Action, lineOf, Made, orStandIn, RowsAt, sameRow } from './action';
 import { Damage } from './damage';
 import { keepInFlight, leftAction, LeftAction } from './in-flight';
 import { Line, Place, placeOf } from './kind';
-import { kindNamed } from './kinds';
 import { Reader } from './reader';
 import { Rows } from './rows';
 import { Storage } from './storage';
@@ -125,7 +124,8 @@ export class Journal implements Readers {
 
   private async finishOne(left: LeftAction): Promise<void> {
     const { label, about, writes } = left;
-    const kinds = writes.map(({ kind }) => kindNamed(kind));
+    const db = await this.storage.db();
+    const kinds = writes.map(({ kind }) => db.kindNamed(kind));
     if (!kinds.every((kind) => kind !== undefined)) return;
     const places = writes.map(({ key }, index) => placeOf(kinds[index], key));
     const action: Action = {

@@ -3,7 +3,6 @@ import { from, switchMap } from 'rxjs';
 import { Action, orStandIn, sameRow, stepsOf, Write, writesOf } from './action';
 import { Damage } from './damage';
 import { idOf, Kind, onlyPlace, OnlyPlace, Place } from './kind';
-import { KINDS } from './kinds';
 import { Reader } from './reader';
 import { Storage } from './storage';
 
@@ -86,7 +85,7 @@ export class Rows {
   /** Reads what the first screen shows, before Joi is there: only rows that pass a glance. */
   async glance(): Promise<void> {
     const db = await this.storage.db();
-    const seen = KINDS.filter(({ glance, single }) => glance && single);
+    const seen = db.kinds.filter(({ glance, single }) => glance && single);
     for (const kind of seen) {
       const place = onlyPlace(kind as Kind & { single: { key: string; standIn: unknown } });
       const row: unknown = await db.rows(kind).get(place.key);

@@ -4,7 +4,6 @@ import { Action, sameRow, Write, writesOf } from './action';
 import { Damage } from './damage';
 import type { Database } from './database';
 import { idOf, Kind, Line, Place, placeOf } from './kind';
-import { kindNamed, KINDS } from './kinds';
 import { DAMAGED } from './kinds/damaged';
 import { Change, JOURNAL, JournalRow } from './kinds/journal';
 import { Reader } from './reader';
@@ -186,13 +185,13 @@ export const goTo = (
 ): PromiseExtended<Step> =>
   transact(
     db,
-    KINDS.filter((kind) => kind.line === line),
+    db.kinds.filter((kind) => kind.line === line),
     async (): Promise<Step> => {
       const row = await readable(db, line, to === 'before' ? 1 : 0, readers);
       if (!row) return { kind: 'nothing' };
       const { label } = row;
       const writes = row.changes.flatMap(({ kind: name, key, before, after }): Write[] => {
-        const kind = kindNamed(name);
+        const kind = db.kindNamed(name);
         const [from, into] = to === 'before' ? [after, before] : [before, after];
         return kind ? [{ place: placeOf(kind, key), before: from, after: into }] : [];
       });

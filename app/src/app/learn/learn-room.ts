@@ -1,12 +1,75 @@
-import { ChangeDetectionStrategy, Component } from '@angular/core';
-import { RouterOutlet } from '@angular/router';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router';
+import { filter, map, startWith } from 'rxjs';
 
-/** Do I know it cold? What is due today, and the practice. */
+/** What one does in this room, in the order of its days: address and name. */
+const PAGES = [
+  ['', 'Today'],
+  ['sums', 'Sums'],
+] as const;
+
+/** Do I know it cold? What is due today, the practices, and what they show. */
 @Component({
   selector: 'en-learn-room',
-  imports: [RouterOutlet],
+  imports: [RouterLink, RouterOutlet],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<h1 class="spoken">Learn</h1>
-    <div class="sheet"><router-outlet /></div>`,
+    <div class="sheet">
+      @if (!drilling()) {
+        <nav aria-label="In this room">
+          @for (page of pages; track page[0]) {
+            <a
+              [routerLink]="page[0] ? ['/learn', page[0]] : ['/learn']"
+              [attr.aria-current]="path() === page[0] ? 'page' : null"
+              >{{ page[1] }}</a
+            >
+          }
+        </nav>
+      }
+      <router-outlet />
+    </div>`,
+  styles: `
+    nav {
+      display: flex;
+      gap: 4px;
+      overflow-x: auto;
+      padding: 0 12px;
+      border-bottom: 1px solid var(--line);
+      scrollbar-width: none;
+    }
+
+    a {
+      display: grid;
+      place-items: center;
+      min-height: 44px;
+      padding: 0 12px;
+      border-bottom: 3px solid transparent;
+      color: var(--muted);
+      font-weight: 600;
+      text-decoration: none;
+      white-space: nowrap;
+
+      &[aria-current] {
+        border-bottom-color: var(--petrol);
+        color: var(--ink);
+      }
+    }
+  `,
 })
-export class LearnRoom {}
+export class LearnRoom {
+  private readonly router = inject(Router);
+  protected readonly pages = PAGES;
+  private readonly url = toSignal(
+    this.router.events.pipe(
+      filter((event) => event instanceof NavigationEnd),
+      startWith(undefined),
+      map(() => this.router.url),
+    ),
+    { initialValue: this.router.url },
+  );
+  private readonly parts = computed(() => this.url().split(/[?#]/)[0].split('/').slice(2));
+  protected readonly path = computed(() => this.parts().at(0) ?? '');
+  /** In a drill nothing leads away but Escape. */
+  protected readonly drilling = computed(() => this.parts().at(-1) === 'practise');
+}

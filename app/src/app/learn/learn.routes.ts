@@ -1,18 +1,35 @@
-import { Routes } from '@angular/router';
+import { Type } from '@angular/core';
+import { Route, Routes } from '@angular/router';
+import { ChosenSource } from './drill/chosen-source';
+import { GlimpseSource } from './drill/glimpse-source';
+import { ItemSource } from './drill/item-source';
+import { Practice } from './drill/practice';
+import { Source } from './drill/source';
+import { ImagesStore } from './images.store';
 import { LearnRoom } from './learn-room';
 import { LearnStore } from './learn.store';
-import { Answers } from './drill/answers';
-import { Practice } from './drill/practice';
+import { SumSource } from './sums/sum-source';
+import { SumsStore } from './sums/sums.store';
 import { Today } from './today/today';
+
+const drill = (path: string, source: Type<Source>): Route => ({
+  path,
+  providers: [Practice, { provide: Source, useClass: source }],
+  loadComponent: () => import('./drill/drill').then((module) => module.Drill),
+});
 
 export const LEARN_ROUTES: Routes = [
   {
     path: '',
     component: LearnRoom,
-    providers: [LearnStore, Answers, Practice],
+    providers: [LearnStore, ImagesStore, SumsStore],
     children: [
       { path: '', pathMatch: 'full', component: Today },
-      { path: 'practise', loadComponent: () => import('./drill/drill').then((module) => module.Drill) },
+      drill('practise', ItemSource),
+      { path: 'sums', loadComponent: () => import('./sums/sums').then((module) => module.Sums) },
+      drill('sums/practise', SumSource),
+      drill('busy/glimpse/practise', GlimpseSource),
+      drill('standing/practise', ChosenSource),
     ],
   },
 ];

@@ -12,8 +12,9 @@ import {
   showSaid,
   truthOf,
 } from '@enumeron/core/learn';
-import { formatCard, secondOf, speakCard } from '@enumeron/core/deck';
+import { secondOf, speakCard } from '@enumeron/core/deck';
 import { freshApp, until } from '../../testing/fresh';
+import { FakeClock, keysOf, press } from '../../testing/learner';
 import { render, Rendered } from '../../testing/render';
 import { Database } from '../data/database';
 import { itemKey, ITEMS } from '../data/kinds/items';
@@ -26,37 +27,15 @@ import { PackStore } from '../pack/pack.store';
 import { RailHidden } from '../pack/rail-hidden';
 import { Clock } from '../shared/clock';
 import { Drill } from './drill/drill';
-import { Answers } from './drill/answers';
+import { ItemQuestion, ItemSource } from './drill/item-source';
 import { Practice } from './drill/practice';
+import { Source } from './drill/source';
+import { ImagesStore } from './images.store';
 import { LearnStore } from './learn.store';
 import { Today } from './today/today';
 
 const [tidemark] = sampleOrders();
 const order = tidemark.cards;
-
-/** A clock that goes only when it is told to. */
-class FakeClock extends Clock {
-  at = Date.UTC(2026, 10, 25, 12);
-  page = 1000;
-
-  override now(): number {
-    return this.at;
-  }
-  override offset(): number {
-    return 0;
-  }
-  override painted(): Promise<number> {
-    return Promise.resolve(this.page);
-  }
-  override of(): number {
-    return this.page;
-  }
-  /** So many milliseconds go by. */
-  pass(ms: number): void {
-    this.at += ms;
-    this.page += ms;
-  }
-}
 
 let clock: FakeClock;
 let db: Database;
@@ -67,22 +46,16 @@ beforeEach(async () => {
     provideRouter([{ path: '**', children: [] }]),
     { provide: Clock, useValue: clock },
     LearnStore,
-    Answers,
+    ImagesStore,
     Practice,
+    { provide: Source, useClass: ItemSource },
   ]);
-  await until(() => TestBed.inject(LearnStore).isRead());
+  await until(() => TestBed.inject(Source).isRead());
 });
 
-const press = (key: string): KeyboardEvent => {
-  const event = new KeyboardEvent('keydown', { key, bubbles: true, cancelable: true });
-  document.body.dispatchEvent(event);
-  return event;
-};
-
-const keysOf = (said: Said): string[] =>
-  said.kind === 'number'
-    ? [...said.number.toString()]
-    : said.cards.flatMap((card) => [...formatCard(card).toLowerCase()]);
+const questionOf = (item: Item): ItemQuestion => ({
+  ...{ item, isNew: false, asks: 'number', question: '', prompt: '' },
+});
 
 interface Practised {
   readonly drill: Rendered<Drill>;
@@ -104,7 +77,7 @@ const practise = async (): Promise<Practised> => {
     await new Promise((resolve) => setTimeout(resolve));
   };
   await settle();
-  const asked = (): Item => practice.asked()?.item as Item;
+  const asked = (): Item => (practice.asked() as ItemQuestion).item;
   return {
     drill,
     asked,
@@ -113,7 +86,7 @@ const practise = async (): Promise<Practised> => {
       clock.pass(after);
       const keys = keysOf(said ?? truthOf(item, order));
       for (const key of keys) press(key);
-      if (practice.asked()?.item === item && !practice.wrong()) press('Enter');
+      if ((practice.asked() as ItemQuestion | undefined)?.item === item && !practice.wrong()) press('Enter');
       await settle();
     },
   };
@@ -137,7 +110,7 @@ test('the first practice begins with one key, shows a new card before it asks, a
 
   const drill = await render(Drill);
   const practice = TestBed.inject(Practice);
-  const card = practice.introduced() as number;
+  const { card } = (practice.asked() as ItemQuestion).item;
   expect(drill.text()).toContain('A new card');
   expect(drill.text()).toContain(showSaid(truthOf({ direction: 'number', card }, order)));
   expect(TestBed.inject(RailHidden).why()).toContain('hidden');
@@ -361,9 +334,9 @@ test('answers are no steps of undo, and two tabs that answer the same item lose 
   expect(TestBed.inject(Journal).undoable()).toBeUndefined();
   // Another tab, which knows nothing of this one.
   clock.pass(1000);
-  const answers = TestBed.inject(Answers);
-  answers.give(item, truthOf(item, order), { ms: 500 }, 0);
-  answers.give(item, promptOf(item, order), { ms: 500 }, 0);
+  const source = TestBed.inject(Source) as ItemSource;
+  source.give(questionOf(item), truthOf(item, order), { ms: 500 }, 0);
+  source.give(questionOf(item), promptOf(item, order), { ms: 500 }, 0);
   await stored(3);
   const own = (await reviews()).sort((a, b) => a.at - b.at);
   expect(own).toHaveLength(3);
@@ -387,13 +360,18 @@ test('a forecast is made with the user’s own rates: what was held and is wrong
       ...{ memory, truth: '1', begun },
     });
   await until(() => store.memories().size === 2);
-  const answers = TestBed.inject(Answers);
-  answers.give(first, truthOf({ ...first, card: order[9] }, order), { ms: 900 }, 0);
+  const source = TestBed.inject(Source) as ItemSource;
+  source.give(questionOf(first), truthOf({ ...first, card: order[9] }, order), { ms: 900 }, 0);
   await until(() => store.rightness() < 1);
-  const given = answers.give(second, truthOf({ ...second, card: order[9] }, order), { ms: 900 }, 0);
+  const given = source.give(
+    questionOf(second),
+    truthOf({ ...second, card: order[9] }, order),
+    { ms: 900 },
+    0,
+  );
   const worse = store.rightness();
   await until(() => store.rightness() < worse);
-  expect(await answers.takeBack(given)).toBe('taken back');
+  expect(await given.takeBack()).toBe('taken back');
   await until(() => store.rightness() === worse);
   expect(store.forecastArgs(30, 2, 1)).toMatchObject({ rightness: worse, minutes: 5, days: 30 });
 });

@@ -15,6 +15,7 @@ import {
   Memories,
   openBlocks,
   parseItem,
+  PACE,
   Plan,
   rightness,
   SCHEDULE,
@@ -62,7 +63,14 @@ export class LearnStore {
     () => this.rows.at(placeOf(LEARNING, this.orderId()))() ?? usualLearning(this.orderId()),
   );
   readonly practice = this.rows.only(PRACTICE_PLACE);
-  readonly schedule = scheduleBy();
+  readonly schedule = computed(() => scheduleBy(this.settings().schedule ?? SCHEDULE));
+  /** How fast is fast. */
+  readonly pace = computed(() => this.settings().pace ?? PACE);
+  /** What is practised in the practice of this order that was left before its end; undefined where none was. */
+  readonly left = computed(() => {
+    const { order, ended, length, spent, what } = this.practice();
+    return !ended && order === this.orderId() && spent < length ? (what ?? 'items') : undefined;
+  });
 
   /** The moment by which everything is counted; it moves on with every answer and every look. */
   readonly now = signal(this.clock.now());
@@ -108,7 +116,7 @@ export class LearnStore {
       order,
       items: itemsOf(order, directions),
       blocks: blocksOf(order, blocks, this.origin()),
-      schedule: this.schedule,
+      schedule: this.schedule(),
       newCards,
     };
   });
@@ -137,11 +145,11 @@ export class LearnStore {
         ),
       ),
       this.reader.sound(REVIEWS),
-      map((rows) => rows.filter(({ withdrawn }) => !withdrawn)),
+      map((rows) => rows.filter(({ withdrawn, reset }) => !withdrawn && !reset)),
     ),
     { initialValue: [] as ReviewRow[] },
   );
-  readonly rightness = computed(() => rightness(this.schedule, this.lately()));
+  readonly rightness = computed(() => rightness(this.schedule(), this.lately()));
   readonly usualTime = computed(() => usualTime(this.lately()));
 
   readonly due = computed(() =>
@@ -179,7 +187,17 @@ export class LearnStore {
     const { directions, minutes, newCards } = this.settings();
     const { blocks, order } = this.plan();
     return {
-      ...{ order, directions, blocks, newCards, minutes, schedule: SCHEDULE, days, runs, seed },
+      ...{
+        order,
+        directions,
+        blocks,
+        newCards,
+        minutes,
+        schedule: this.settings().schedule ?? SCHEDULE,
+        days,
+        runs,
+        seed,
+      },
       memories: [...this.memories()],
       now: Math.floor(this.now() / HOUR) * HOUR,
       offset: this.clock.offset(),

@@ -4,6 +4,7 @@ import { BESIDE } from './beside';
 import { DAMAGED } from './damaged';
 import { DRAFTS } from './drafts';
 import { FACTS } from './facts';
+import { IMAGES } from './images';
 import { ITEMS } from './items';
 import { JOURNAL } from './journal';
 import { LATELY } from './lately';
@@ -13,13 +14,15 @@ import { PACK } from './pack';
 import { PATTERNS_TOLD } from './patterns';
 import { PRACTICE } from './practice';
 import { REVIEWS } from './reviews';
+import { RUNS } from './runs';
 import { SEEDED } from './seeded';
 import { SETTINGS } from './settings';
 import { SNAPSHOTS } from './snapshots';
+import { SUMS } from './sums';
 import { WANTED } from './wanted';
 
 /** The version of all that is stored, and of a backup. A kind says what it does to bring a row to a later one. */
-export const DATA_VERSION = 3;
+export const DATA_VERSION = 4;
 
 /** Every kind of stored row. To add one: its file, and its name here. */
 export const KINDS: readonly Kind[] = [
@@ -41,6 +44,9 @@ export const KINDS: readonly Kind[] = [
   REVIEWS,
   LEARNING,
   PRACTICE,
+  SUMS,
+  IMAGES,
+  RUNS,
 ];
 
 export const kindNamed = (name: string): Kind | undefined => KINDS.find((kind) => kind.name === name);

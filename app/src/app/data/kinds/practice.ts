@@ -5,6 +5,8 @@ export interface PracticeRow {
   readonly id: 'practice';
   /** The order's id; empty before the first practice. */
   readonly order: string;
+  /** What is practised; items where it is left out. */
+  readonly what?: string;
   readonly began: number;
   /** How long it is to be, and how long was spent on answers, in milliseconds. */
   readonly length: number;
@@ -25,6 +27,7 @@ export const PRACTICE = single<PracticeRow>({
     return joi.object({
       id: joi.valid('practice').required(),
       order: joi.string().max(64).allow('').required(),
+      what: joi.string().max(40),
       began: time,
       length: count,
       spent: count,

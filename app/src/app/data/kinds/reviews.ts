@@ -13,7 +13,10 @@ export interface ReviewRow {
   readonly ms: number;
   readonly grade: Grade;
   readonly interrupted?: true;
+  readonly hinted?: true;
   readonly withdrawn?: true;
+  /** Set on what is no answer: from here on the item was begun anew. */
+  readonly reset?: true;
   /** The item's memory before, none where this was its first answer: taking it back restores that. */
   readonly before?: Memory;
 }
@@ -28,18 +31,13 @@ export const REVIEWS: Kind<ReviewRow> = {
   inBackup: true,
   appended: true,
   most: 500_000,
-  schema: (joi, { key, memory, time }) =>
+  schema: (joi, { answer, memory }) =>
     joi.object({
-      id: key,
-      order: joi.string().max(64).required(),
+      ...answer,
       item: joi.string().max(20).required(),
-      at: time,
-      answered: joi.string().max(20).required(),
-      right: joi.boolean().required(),
-      ms: joi.number().min(0).max(1e9).required(),
       grade: joi.valid(1, 2, 3, 4).required(),
-      interrupted: joi.valid(true),
-      withdrawn: joi.valid(true),
+      hinted: joi.valid(true),
+      reset: joi.valid(true),
       before: memory,
     }),
 };

@@ -1,11 +1,21 @@
-import { ChangeDetectionStrategy, Component, inject, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { Card, Order } from '@enumeron/core/deck';
 import { Asks } from '@enumeron/core/learn';
 import { CardPad } from '../../shared/form/card-pad';
 import { ThumbPad } from '../../shared/form/thumb-pad';
 import { Viewport } from '../../shared/viewport';
 
-const DIGITS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '0'] as const;
+const DIGITS = ['1', '2', '3', '4', '5', '6', '7', '8', '9'] as const;
+
+/** The keys of a pad of three columns, but for those that delete and finish; none where cards are asked for. */
+const KEYS: Readonly<Partial<Record<Asks, readonly string[]>>> = {
+  number: [...DIGITS, '0'],
+  off: [...DIGITS, '-', '0', '+'],
+  weaves: ['i', 'o'],
+};
+
+/** What keys say that are no digits. */
+const WORDS: Readonly<Record<string, string>> = { '-': 'too high', '+': 'too deep', i: 'in', o: 'out' };
 
 /** What an item is answered with by thumb or pointer: digits, or cards. */
 @Component({
@@ -14,15 +24,17 @@ const DIGITS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '0'] as const;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<!-- A button that is pressed does not take the keys: Enter would press it again. -->
     <div class="pad" (pointerdown)="touched.emit($event)" (mousedown)="$event.preventDefault()">
-      @if (asks() === 'number') {
-        <div class="numbers" role="group" aria-label="Number">
-          @for (digit of digits; track digit) {
-            <button type="button" (click)="key.emit({ key: digit, event: $event })">{{ digit }}</button>
+      @if (keys(); as rows) {
+        <div class="numbers" role="group" [attr.aria-label]="asks() === 'weaves' ? 'Weaves' : 'Number'">
+          @for (each of rows; track each) {
+            <button type="button" (click)="key.emit({ key: each, event: $event })">
+              {{ words[each] || each }}
+            </button>
           }
-          <button type="button" class="small" (click)="key.emit({ key: 'Backspace', event: $event })">
+          <button type="button" class="small delete" (click)="key.emit({ key: 'Backspace', event: $event })">
             {{ empty() ? 'take back' : 'delete' }}
           </button>
-          <button type="button" class="small" (click)="key.emit({ key: 'Enter', event: $event })">
+          <button type="button" class="small done" (click)="key.emit({ key: 'Enter', event: $event })">
             done
           </button>
         </div>
@@ -64,19 +76,6 @@ const DIGITS = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '0'] as const;
         }
       }
 
-      /* The nought stands in the middle of the last row. */
-      button:nth-child(10) {
-        grid-area: 4 / 2;
-      }
-
-      button:nth-child(11) {
-        grid-area: 4 / 1;
-      }
-
-      button:nth-child(12) {
-        grid-area: 4 / 3;
-      }
-
       .small {
         color: var(--petrol);
         font-size: 0.95rem;
@@ -97,5 +96,6 @@ export class AnswerPad {
   readonly takenBack = output();
 
   protected readonly phone = inject(Viewport).phone;
-  protected readonly digits = DIGITS;
+  protected readonly keys = computed(() => KEYS[this.asks()]);
+  protected readonly words = WORDS;
 }

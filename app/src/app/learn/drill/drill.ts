@@ -2,7 +2,6 @@ import {
   ChangeDetectionStrategy,
   Component,
   computed,
-  DestroyRef,
   DOCUMENT,
   effect,
   inject,
@@ -10,39 +9,24 @@ import {
   signal,
   untracked,
 } from '@angular/core';
-import { MatButton } from '@angular/material/button';
-import { Router } from '@angular/router';
-import { Card, showCard } from '@enumeron/core/deck';
-import {
-  asksOf,
-  Direction,
-  DIRECTION_WORDS,
-  EMPTY,
-  isFluent,
-  Item,
-  pickCard,
-  promptOf,
-  Said,
-  sayConfused,
-  showSaid,
-  truthOf,
-  Typed,
-  typeKey,
-} from '@enumeron/core/learn';
-import { fromEvent } from 'rxjs';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { MatButton } from '@angular/material/button';
+import { ActivatedRoute, Router } from '@angular/router';
+import { Card } from '@enumeron/core/deck';
+import { EMPTY, isFluent, pickCard, Said, showSaid, showTyped, Typed, typeKey } from '@enumeron/core/learn';
+import { fromEvent } from 'rxjs';
 import { hideRail } from '../../pack/rail-hidden';
 import { CardText } from '../../shared/card-text';
 import { Clock } from '../../shared/clock';
+import { HandSum } from '../../shared/hand-sum';
 import { LearnStore } from '../learn.store';
 import { AnswerPad } from './answer-pad';
-import { Given, TakenBack } from './answers';
+import { takeKeys } from './drill-keys';
 import { Practice } from './practice';
+import { Given, Question, Source, TakenBack } from './source';
+import { StayOn } from './stay-on';
 
 const MINUTE = 60_000;
-
-/** What has taken the keys while it is open; the drill takes them else. */
-const OVER_ALL = '[role=menu], [role=dialog]';
 
 /** What is said of an answer that was to be taken back. */
 const TAKEN: Readonly<Record<TakenBack, string>> = {
@@ -56,7 +40,8 @@ const seconds = (ms: number): string => (ms / 1000).toFixed(1);
 /** One question after the other, answered by keys or by the pad; the drill has every key until Escape. */
 @Component({
   selector: 'en-drill',
-  imports: [AnswerPad, CardText, MatButton],
+  imports: [AnswerPad, CardText, HandSum, MatButton],
+  providers: [StayOn],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './drill.html',
   styleUrl: './drill.scss',
@@ -66,23 +51,19 @@ export class Drill {
   protected readonly store = inject(LearnStore);
   private readonly clock = inject(Clock);
   private readonly router = inject(Router);
+  private readonly route = inject(ActivatedRoute);
 
-  private readonly item = computed(() => this.practice.asked()?.item);
-  protected readonly asks = computed(() => {
-    const item = this.item();
-    return item && asksOf(item);
-  });
-  protected readonly question = computed(() => {
-    const item = this.item();
-    return item ? DIRECTION_WORDS[item.direction].asks : '';
-  });
-  protected readonly prompt = computed(() => this.shownOf(this.item()));
+  protected readonly source = inject(Source);
+  protected readonly stayOn = inject(StayOn);
 
+  protected readonly asked = this.practice.asked;
   /** What has been typed of the answer, and when its first key was pressed. */
-  protected readonly typed = linkedSignal<Item | undefined, Typed>({
-    source: this.item,
+  protected readonly typed = linkedSignal<Question | undefined, Typed>({
+    source: this.asked,
     computation: () => EMPTY,
   });
+  /** Whether the prompt was seen for its moment and is gone. */
+  protected readonly gone = linkedSignal({ source: this.asked, computation: () => false });
   private first: number | undefined;
 
   protected readonly minutesLeft = computed(() => Math.ceil(this.practice.left() / MINUTE));
@@ -95,11 +76,10 @@ export class Drill {
     return last && this.sayGiven(last);
   });
   protected readonly fluent = computed(
-    () => this.practice.given().filter(({ ms, verdict }) => isFluent({ ms, right: verdict.right })).length,
+    () => this.practice.given().filter((given) => this.isFluent(given)).length,
   );
-  protected readonly right = computed(
-    () => this.practice.given().filter(({ verdict }) => verdict.right).length,
-  );
+  protected readonly within = computed(() => `${seconds(this.source.fluent())} s`);
+  protected readonly right = computed(() => this.practice.given().filter(({ right }) => right).length);
   /** Said once to whoever cannot see that something was taken back, or could not be. */
   protected readonly note = signal('');
 
@@ -109,15 +89,15 @@ export class Drill {
     effect(() => {
       // Another order is in hand, by another tab: what is asked here is not of it.
       if (this.store.orderId() !== orderId) untracked(() => this.leave());
-      // The order was edited meanwhile, and the card is gone from it.
-      const item = this.item();
-      if (item && !this.store.order().includes(item.card)) untracked(() => this.practice.goOn());
+      // The order was edited meanwhile, and what is asked is not so any more.
+      const asked = this.asked();
+      if (asked && !this.source.stands(asked)) untracked(() => this.practice.goOn());
     });
     const document = inject(DOCUMENT);
     // Not before all is read: what was answered before would be asked as if it were new.
     const begun = effect(() => {
-      if (!this.store.isRead()) return;
-      untracked(() => this.practice.start(this.store.settings().minutes));
+      if (!this.source.isRead()) return;
+      untracked(() => this.practice.start(this.store.settings().minutes, this.route.snapshot.queryParamMap));
       begun.destroy();
     });
     effect(() => {
@@ -125,44 +105,47 @@ export class Drill {
       if (!this.practice.asked() || this.practice.introduced() !== undefined || this.practice.wrong()) return;
       this.first = undefined;
       void this.practice.shown();
+      this.flash();
     });
-    // Before anything else hears a key: in a drill it would be a shortcut, or the ask line would tell the answer.
-    const keys = (event: KeyboardEvent): void => this.key(event);
-    document.addEventListener('keydown', keys, { capture: true });
-    inject(DestroyRef).onDestroy(() => document.removeEventListener('keydown', keys, { capture: true }));
+    takeKeys((event) => this.key(event));
     fromEvent(document, 'visibilitychange')
       .pipe(takeUntilDestroyed())
       .subscribe(() => this.practice.interrupt());
   }
 
-  private shownOf(item: Item | undefined): string {
-    return item ? showSaid(promptOf(item, this.store.order())) : '';
+  private isFluent({ ms, right, hinted, interrupted }: Given): boolean {
+    return isFluent({ ms, right, hinted, interrupted }, { fluent: this.source.fluent(), quick: 0, slow: 0 });
+  }
+
+  /** A prompt that is seen for a moment only. */
+  private flash(): void {
+    const asked = this.asked();
+    if (this.source.flash === undefined) return;
+    setTimeout(() => {
+      if (this.asked() === asked) this.gone.set(true);
+    }, this.source.flash);
   }
 
   /** The answer as it grows: cards with their signs. */
   protected readonly shownTyped = computed(() => {
-    const { text } = this.typed();
-    return this.asks() === 'number' ? text : text.toUpperCase();
+    const asked = this.asked();
+    return asked ? showTyped(asked.asks, this.typed()) : '';
   });
 
   private key(event: KeyboardEvent): void {
-    const target = event.target as Element;
-    if (event.ctrlKey || event.metaKey || event.altKey || document.querySelector(OVER_ALL)) return;
-    // A key that is held down answers once.
-    if (event.repeat && event.key !== 'Backspace') {
-      event.preventDefault();
-      event.stopPropagation();
-      return;
-    }
-    if (event.key === 'Tab' || (event.key === 'Enter' && target.closest('button, a'))) return;
-    event.stopPropagation();
     if (event.key === 'Escape') {
       event.preventDefault();
       this.leave();
     } else if (this.practice.ended()) this.endKey(event);
-    else if (this.practice.introduced() !== undefined) this.introKey(event);
+    else if (this.practice.introduced()) this.introKey(event);
     else if (this.practice.wrong()) this.wrongKey(event);
+    else if (event.key === '?') this.hint();
     else this.answerKey(event.key, event);
+  }
+
+  /** Shows the user's own memory image; the answer counts as hard then. */
+  protected hint(): void {
+    if (this.asked()?.hint) this.practice.hinted.set(true);
   }
 
   private endKey(event: KeyboardEvent): void {
@@ -189,7 +172,7 @@ export class Drill {
       void this.takeBack();
       return;
     }
-    const asks = this.asks();
+    const asks = this.asked()?.asks;
     if (!asks) return;
     const before = this.typed();
     const next = typeKey(asks, before, key, this.store.order());
@@ -201,7 +184,7 @@ export class Drill {
 
   /** A card of the pad: the whole answer, or one of two. */
   protected pick(card: Card): void {
-    const asks = this.asks();
+    const asks = this.asked()?.asks;
     if (asks) this.take(pickCard(asks, this.typed(), card));
   }
 
@@ -226,34 +209,25 @@ export class Drill {
   protected async takeBack(): Promise<void> {
     this.first = undefined;
     const last = this.practice.given().at(0);
-    if (last) this.note.set(`${this.shownOf(last.item)}: ${TAKEN[await this.practice.takeBack(last)]}`);
+    if (last) this.note.set(`${last.question.prompt}: ${TAKEN[await this.practice.takeBack(last)]}`);
   }
 
   /** What became of an answer: `9♠ → 33 · 1.2 s`. */
-  private sayGiven({ item, said, verdict, ms }: Given): string {
-    const wrong = verdict.right ? '' : `, not ${showSaid(said)}`;
-    return `${this.shownOf(item)} → ${showSaid(verdict.truth)}${wrong} · ${seconds(ms)} s`;
+  private sayGiven({ question, said, right, truth, ms }: Given): string {
+    const wrong = right ? '' : `, not ${showSaid(said)}`;
+    return `${question.prompt} → ${showSaid(truth)}${wrong} · ${seconds(ms)} s`;
   }
 
   /** What is said of a wrong answer: the truth is shown above it. */
   protected readonly mistake = computed(() => {
     const wrong = this.practice.wrong();
     if (!wrong) return undefined;
-    const { item, said, verdict } = wrong;
-    const mixed = sayConfused(item, this.store.order(), said, verdict.confused);
-    return { truth: showSaid(verdict.truth), said: showSaid(said), mixed };
-  });
-
-  /** All that is to be known of a card that is new. */
-  protected readonly intro = computed(() => {
-    const card = this.practice.introduced();
-    if (card === undefined) return undefined;
-    const of = (direction: Direction): string => showSaid(truthOf({ direction, card }, this.store.order()));
-    return { card: showCard(card), number: of('number'), before: of('before'), after: of('after') };
+    const { question, said, truth, mixed, lines } = wrong;
+    return { question, truth: showSaid(truth), said: showSaid(said), mixed, lines };
   });
 
   protected leave(): void {
     this.practice.stop();
-    void this.router.navigate(['/learn']);
+    void this.router.navigate([this.source.back]);
   }
 }

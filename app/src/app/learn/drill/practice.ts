@@ -1,15 +1,11 @@
 import { computed, inject, Injectable, signal, untracked } from '@angular/core';
-import { Card } from '@enumeron/core/deck';
-import { Item, itemId, nextItem, Said, Standing } from '@enumeron/core/learn';
+import { ParamMap } from '@angular/router';
+import { Said } from '@enumeron/core/learn';
+import { Journal } from '../../data/journal';
 import { Clock } from '../../shared/clock';
 import { LearnStore } from '../learn.store';
-import { Answers, Given, TakenBack } from './answers';
-
-/** What is asked now, and since when it can be seen. */
-interface Asked {
-  readonly item: Item;
-  readonly isNew: boolean;
-}
+import { PRACTICE_PLACE } from './practice-row';
+import { Given, Meeting, Question, Source, TakenBack } from './source';
 
 /**
  * So much of an answer's time counts at most, so that a practice of five minutes is not over because a telephone rang;
@@ -17,22 +13,26 @@ interface Asked {
  */
 const [LONGEST, GOING_ON] = [30_000, 500];
 
+const MINUTE = 60_000;
+
 /** A practice on its way: what is asked, how long it took, and what is asked next. */
 @Injectable()
 export class Practice {
   private readonly store = inject(LearnStore);
-  private readonly answers = inject(Answers);
+  private readonly source = inject(Source);
+  private readonly journal = inject(Journal);
   private readonly clock = inject(Clock);
 
   /** What was answered in this practice and can be taken back, the newest first. */
   readonly given = signal<readonly Given[]>([]);
-  private readonly history = signal<Standing['asked']>([]);
-  readonly asked = signal<Asked | undefined>(undefined);
+  readonly asked = signal<Question | undefined>(undefined);
   /** The card that is met for the first time: it is shown before it is asked. */
-  readonly introduced = signal<Card | undefined>(undefined);
+  readonly introduced = signal<Meeting | undefined>(undefined);
   /** Set after a wrong answer until the user goes on. */
   readonly wrong = signal<Given | undefined>(undefined);
   readonly ended = signal(false);
+  /** Whether the memory image of what is asked has been looked at. */
+  readonly hinted = signal(false);
 
   readonly left = computed(() => {
     const { length, spent } = this.store.practice();
@@ -43,15 +43,19 @@ export class Practice {
   private painted: number | undefined;
   private interrupted = false;
 
-  /** Begins, or goes on with the practice of this order that was left. */
-  start(minutes: number): void {
-    const { order, ended, length, spent } = untracked(this.store.practice);
+  /**
+   * Begins, or goes on with the practice of this order that was left.
+   *
+   * @param query what the address of the practice says.
+   */
+  start(minutes: number, query: ParamMap): void {
+    const left = untracked(this.store.left);
     this.given.set([]);
-    this.history.set([]);
+    this.source.begin(query);
     this.ended.set(false);
     this.wrong.set(undefined);
     this.introduced.set(undefined);
-    if (ended || order !== untracked(this.store.orderId) || spent >= length) this.answers.begin(minutes);
+    if (left !== this.source.what) this.begin(minutes);
     this.ask();
   }
 
@@ -59,6 +63,7 @@ export class Practice {
   async shown(): Promise<void> {
     const asked = this.asked();
     this.interrupted = false;
+    this.hinted.set(false);
     this.painted = undefined;
     const painted = await this.clock.painted();
     // Another may be asked by then.
@@ -76,11 +81,14 @@ export class Practice {
     if (!asked) return;
     // What is typed before the prompt can be seen was typed at once.
     const ms = Math.max(0, first - (this.painted ?? first));
-    const how = { ms, ...(this.interrupted ? { interrupted: true } : {}) };
-    const given = this.answers.give(asked.item, said, how, Math.min(ms, LONGEST) + GOING_ON);
+    const how = {
+      ms,
+      ...(this.interrupted ? { interrupted: true } : {}),
+      ...(this.hinted() ? { hinted: true } : {}),
+    };
+    const given = this.source.give(asked, said, how, Math.min(ms, LONGEST) + GOING_ON);
     this.given.update((all) => [given, ...all]);
-    this.history.update((all) => [{ ...asked, at: given.at }, ...all].slice(0, 60));
-    if (given.verdict.right) this.ask();
+    if (given.right) this.ask();
     else this.wrong.set(given);
   }
 
@@ -96,32 +104,40 @@ export class Practice {
 
   /** Takes an answer back, which was the last one, and asks the same again. */
   async takeBack(last: Given): Promise<TakenBack> {
-    const taken = await this.answers.takeBack(last);
+    const taken = await last.takeBack();
     if (taken !== 'taken back') return taken;
     this.given.update((all) => all.filter((each) => each !== last));
-    this.history.update((all) => all.filter(({ at, item }) => at !== last.at || item !== last.item));
     this.wrong.set(undefined);
     this.ended.set(false);
-    this.asked.set({ item: last.item, isNew: !this.store.memories().has(itemId(last.item)) });
+    this.asked.set(this.source.again(last.question));
     return taken;
   }
 
   stop(): void {
     this.asked.set(undefined);
     this.ended.set(true);
-    this.answers.end();
+    void this.journal.commit('practise', [PRACTICE_PLACE], ([row]) => [{ ...row, ended: true }]);
+  }
+
+  /** Begins a practice of so many minutes of the order in hand. */
+  private begin(minutes: number): void {
+    const [began, order] = [this.clock.now(), this.store.orderId()];
+    void this.journal.commit('practise', [PRACTICE_PLACE], () => [
+      {
+        ...{ id: 'practice' as const, order, what: this.source.what, began, length: minutes * MINUTE },
+        ...{ spent: 0, asked: 0, right: 0, ended: false },
+      },
+    ]);
+    this.store.look();
   }
 
   private ask(): void {
-    this.store.look();
-    const next =
-      untracked(this.left) > 0
-        ? nextItem(this.store.plan(), this.store.memories(), this.store.standing(this.history()))
-        : undefined;
-    if (!next) this.stop();
-    else {
-      if (!this.store.begun().has(next.item.card)) this.introduced.set(next.item.card);
-      this.asked.set({ item: next.item, isNew: next.why === 'new' });
+    const next = untracked(() => (this.left() > 0 ? this.source.next() : undefined));
+    if (!next) {
+      this.stop();
+      return;
     }
+    this.introduced.set(next.meeting);
+    this.asked.set(next);
   }
 }

@@ -5,6 +5,7 @@ import { bySuit } from '@enumeron/core/deck';
 import { Direction, DIRECTION_WORDS, DIRECTIONS, MORE_DIRECTIONS } from '@enumeron/core/learn';
 import { CardFace } from '../../shared/card-face';
 import { LearnStore } from '../learn.store';
+import { startByEnter } from '../start-by-enter';
 import { NextDays } from './next-days';
 
 const MINUTE = 60_000;
@@ -16,7 +17,6 @@ const MINUTE = 60_000;
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './today.html',
   styleUrl: './today.scss',
-  host: { '(document:keydown.enter)': 'enter($event)' },
 })
 export class Today {
   protected readonly store = inject(LearnStore);
@@ -32,10 +32,7 @@ export class Today {
   );
   protected readonly nothing = computed(() => this.due() + this.store.fresh().length === 0);
   /** A practice of this order that was left before its end. */
-  protected readonly left = computed(() => {
-    const { order, ended, spent, length } = this.store.practice();
-    return !ended && order === this.store.orderId() && spent > 0 && spent < length;
-  });
+  protected readonly left = computed(() => this.store.left() === 'items');
 
   /** Every card with how many of its items are held, in rows by suit, and what else the pack has. */
   protected readonly rows = computed(() => {
@@ -55,17 +52,14 @@ export class Today {
     return blocks.kind === 'size' ? blocks.size : undefined;
   });
 
-  protected async start(): Promise<void> {
-    await this.router.navigate(['/learn/practise']);
+  constructor() {
+    startByEnter(() => {
+      if (!this.nothing()) void this.start();
+    });
   }
 
-  protected enter(event: Event): void {
-    const target = event.target as Element;
-    if (
-      target.closest('button, a, input, textarea, select, summary, [role=slider], [role=menu], [role=dialog]')
-    )
-      return;
-    if (!this.nothing()) void this.start();
+  protected async start(): Promise<void> {
+    await this.router.navigate(['/learn/practise']);
   }
 
   protected toggle(direction: Direction): void {

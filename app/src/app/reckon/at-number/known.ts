@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import { cardAt, fromFace, placeOf, showCard } from '@enumeron/core/deck';
 import { handSum, placeSum } from '@enumeron/core/reckon';
 import { PackStore } from '../../pack/pack.store';
@@ -9,7 +10,7 @@ import { KnownList, ShownFact } from '../answer/known-list';
 /** What follows from what was seen, and the sum that gets there in the head. */
 @Component({
   selector: 'en-known',
-  imports: [HandSum, KnownList],
+  imports: [HandSum, KnownList, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './known.html',
   styleUrl: './known.scss',

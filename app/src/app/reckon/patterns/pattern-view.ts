@@ -3,6 +3,7 @@ import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { completeValues, sayValues } from '@enumeron/core/form';
 import { sayProblem } from '@enumeron/core/deck';
+import { kindsOfWay } from '@enumeron/core/file/learn/sums/kinds';
 import { estimatesOf } from '@enumeron/core/reckon/patterns';
 import { OrdersStore } from '../../data/orders.store';
 import { SettingsStore } from '../../data/settings.store';
@@ -41,6 +42,8 @@ export class PatternView {
   protected readonly pattern = computed(
     () => PATTERNS.find(({ path }) => path === this.path()) ?? PATTERNS[0],
   );
+  /** Whether Learn has a sum of this kind. */
+  protected readonly practises = computed(() => kindsOfWay(this.pattern().path).length > 0);
   protected readonly name = computed(() => wayAt(this.pattern().path).name);
   private readonly values = this.store.values(computed(() => this.pattern().path));
   protected readonly telling = new Telling(this.pattern, this.values, ({ name }, value) => {

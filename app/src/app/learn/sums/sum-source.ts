@@ -1,0 +1,147 @@
+import { computed, inject, Injectable, untracked } from '@angular/core';
+import { ParamMap } from '@angular/router';
+import { seededRng } from '@enumeron/core/deck';
+import {
+  Drawn,
+  drawSum,
+  Inputs,
+  kindsOfWay,
+  nextLevel,
+  Said,
+  sameSaid,
+  showSaid,
+  SumKind,
+} from '@enumeron/core/learn';
+import { Journal } from '../../data/journal';
+import { placeOf } from '../../data/kind';
+import { SumRow, SUMS } from '../../data/kinds/sums';
+import { newId } from '../../data/new-id';
+import { Clock } from '../../shared/clock';
+import { counted, PRACTICE_PLACE } from '../drill/practice-row';
+import { Given, How, Question, Source, TakenBack } from '../drill/source';
+import { LearnStore } from '../learn.store';
+import { SumsStore } from './sums.store';
+
+interface SumQuestion extends Question {
+  readonly drawn: Drawn;
+}
+
+/** Sums of the order in hand, as hard as the user can just do them. */
+@Injectable()
+export class SumSource extends Source {
+  private readonly journal = inject(Journal);
+  private readonly store = inject(LearnStore);
+  private readonly sums = inject(SumsStore);
+  private readonly clock = inject(Clock);
+  /** The way of Reckon that is practised, where it was opened from there. */
+  private way: string | null = null;
+
+  override readonly back = '/learn/sums';
+  override readonly title = computed(() => `Sums, ${this.store.name()}`);
+  override readonly isRead = computed(
+    () => this.store.isRead() && this.sums.isRead() && this.sums.orderRead(),
+  );
+  override readonly fluent = this.sums.wanted;
+
+  private rng = seededRng(1);
+  private readonly last = new Map<SumKind, Inputs>();
+  private lastKind: SumKind | undefined;
+
+  constructor() {
+    super();
+    void this.sums.load();
+  }
+
+  override get what(): string {
+    return this.way === null ? 'sums' : `sums of ${this.way}`;
+  }
+
+  override begin(query: ParamMap): void {
+    this.way = query.get('way');
+    this.rng = seededRng(Math.floor(this.clock.now()) % 2 ** 31);
+    this.last.clear();
+  }
+
+  /** The kinds that are practised here: those of the way, as far as the order has them. */
+  private kinds(): readonly SumKind[] {
+    if (this.way === null) return this.sums.chosen();
+    const own = kindsOfWay(this.way);
+    return this.sums.kinds().filter((kind) => own.includes(kind));
+  }
+
+  override next(): SumQuestion | undefined {
+    this.store.look();
+    const kind = untracked(() => this.nextKind());
+    if (!kind) return undefined;
+    const fluency = untracked(() => this.sums.standingOf(kind)?.fluency ?? []);
+    const pack = untracked(this.sums.pack);
+    const drawn = drawSum(kind, pack, nextLevel(fluency, this.rng), this.rng, this.last.get(kind));
+    if (!drawn) return undefined;
+    this.last.set(kind, drawn.inputs);
+    this.lastKind = kind;
+    return this.questionOf(drawn);
+  }
+
+  /** A kind by chance, those more often that need it more; not twice the same where there are others. */
+  private nextKind(): SumKind | undefined {
+    const kinds = this.kinds();
+    const others = kinds.filter((kind) => kind !== this.lastKind);
+    const from = others.length > 0 ? others : kinds;
+    const needs = from.map((kind) => this.sums.standingOf(kind)?.need ?? 1);
+    let left = this.rng() * needs.reduce((sum, need) => sum + need, 0);
+    return from.find((_, index) => (left -= needs[index]) < 0) ?? from.at(-1);
+  }
+
+  private questionOf(drawn: Drawn): SumQuestion {
+    const { kind, sum } = drawn;
+    return { drawn, asks: kind.answer, question: kind.asks, prompt: sum.shown, given: sum.given };
+  }
+
+  override stands(question: Question): boolean {
+    const { kind, inputs, sum } = (question as SumQuestion).drawn;
+    const now = kind.make(this.sums.pack(), inputs);
+    return now !== undefined && now.shown === sum.shown && sameSaid(now.truth, sum.truth);
+  }
+
+  override again(question: Question): Question {
+    return { ...question };
+  }
+
+  override give(question: Question, said: Said, how: How, spent: number): Given {
+    const { kind, inputs, sum, level } = (question as SumQuestion).drawn;
+    const right = sameSaid(sum.truth, said);
+    const row: SumRow = {
+      ...{ id: newId(), order: this.store.orderId(), kind: kind.name, inputs, level, at: this.clock.now() },
+      asked: [sum.shown, sum.given].filter((part) => part !== undefined).join(', '),
+      ...{ truth: showSaid(sum.truth), answered: showSaid(said), right, ms: Math.round(how.ms) },
+      ...(how.interrupted ? { interrupted: true as const } : {}),
+    };
+    const stored = this.journal.commit(
+      `answer a sum`,
+      [placeOf(SUMS, row.id), PRACTICE_PLACE],
+      ([, practice]) => [row, counted(practice, spent, right, 1)],
+    );
+    this.sums.add(row);
+    this.store.look();
+    return {
+      ...{ question, right, truth: sum.truth, said, mixed: '', lines: sum.lines, ms: how.ms, stored },
+      ...{ hinted: false, interrupted: how.interrupted === true },
+      takeBack: () => this.takeBack(row, stored),
+    };
+  }
+
+  private async takeBack(row: SumRow, stored: Given['stored']): Promise<TakenBack> {
+    await stored;
+    if (this.journal.held() > 0) return 'not stored yet';
+    const done = await this.journal.commit(
+      'take back a sum',
+      [placeOf(SUMS, row.id), PRACTICE_PLACE],
+      ([answer, practice]) =>
+        answer && !answer.withdrawn
+          ? [{ ...answer, withdrawn: true as const }, counted(practice, 0, row.right, -1)]
+          : undefined,
+    );
+    if (done === 'stored') this.sums.remove(row.id);
+    return done === 'stored' ? 'taken back' : done === 'held' ? 'not stored yet' : 'answered since';
+  }
+}
