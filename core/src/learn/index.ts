@@ -44,3 +44,4 @@ export {
 } from './schedule';
 export { type Said, saidCards, saidNumber, saidOff, saidWeaves, sameSaid, showSaid } from './said';
 export * from './sums';
+export * from './standing';

@@ -150,7 +150,11 @@ const layOut = async (
 ): Promise<void> => {
   for (const { kind, rows } of samples) await db.rows(kind).bulkPut([...rows]);
   if (!(await db.rows(PACK).get(PACK.single.key))) await db.rows(PACK).put(PACK.single.standIn);
-  await db.rows(SEEDED).put({ id: 'seeded', at: before?.at ?? Date.now(), rooms });
+  await db.rows(SEEDED).put({
+    id: 'seeded',
+    at: before?.at ?? Date.now(),
+    rooms: [...new Set([...(before?.rooms ?? []), ...rooms])],
+  });
 };
 
 /** A hint that can be read at once, before the database is open; where it is wrong, the rows follow a little later. */

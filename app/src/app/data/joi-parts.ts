@@ -94,6 +94,7 @@ export const joiParts = (joi: Joi.Root): JoiParts => {
       ms: joi.number().min(0).max(1e9).required(),
       interrupted: joi.valid(true),
       withdrawn: joi.valid(true),
+      sample: joi.valid(true),
     },
     name: by((value) => {
       const outcome = parseName(value);

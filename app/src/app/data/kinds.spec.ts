@@ -156,6 +156,7 @@ const ROWS: Readonly<Record<string, fc.Arbitrary<unknown>>> = {
       interrupted: fc.constant(true),
       hinted: fc.constant(true),
       withdrawn: fc.constant(true),
+      sample: fc.constant(true),
       reset: fc.constant(true),
       before: anyMemory,
     },
@@ -176,6 +177,7 @@ const ROWS: Readonly<Record<string, fc.Arbitrary<unknown>>> = {
       ms: fc.nat(100_000),
       interrupted: fc.constant(true),
       withdrawn: fc.constant(true),
+      sample: fc.constant(true),
     },
     {
       requiredKeys: [

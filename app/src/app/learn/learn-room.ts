@@ -2,11 +2,15 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { toSignal } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router';
 import { filter, map, startWith } from 'rxjs';
+import { once } from '../shared/once';
+import { LearnStore } from './learn.store';
+import { SampleLearning } from './sample/sample-learning';
 
 /** What one does in this room, in the order of its days: address and name. */
 const PAGES = [
   ['', 'Today'],
   ['sums', 'Sums'],
+  ['standing', 'How it stands'],
 ] as const;
 
 /** Do I know it cold? What is due today, the practices, and what they show. */
@@ -27,6 +31,12 @@ const PAGES = [
           }
         </nav>
       }
+      @if (store.hasSample() && !drilling()) {
+        <p class="sample">
+          Three weeks of practice are a sample, to look around in.
+          <button type="button" (click)="takeAway()">Take the sample away</button>
+        </p>
+      }
       <router-outlet />
     </div>`,
   styles: `
@@ -37,6 +47,27 @@ const PAGES = [
       padding: 0 12px;
       border-bottom: 1px solid var(--line);
       scrollbar-width: none;
+    }
+
+    .sample {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0 12px;
+      align-items: center;
+      margin: 0;
+      padding: 0 20px;
+      border-bottom: 1px solid var(--line);
+      background: var(--petrol-wash);
+    }
+
+    button {
+      min-height: 44px;
+      border: 0;
+      background: none;
+      color: var(--petrol);
+      font: inherit;
+      font-weight: 650;
+      cursor: pointer;
     }
 
     a {
@@ -58,6 +89,8 @@ const PAGES = [
   `,
 })
 export class LearnRoom {
+  private readonly sample = inject(SampleLearning);
+  protected readonly store = inject(LearnStore);
   private readonly router = inject(Router);
   protected readonly pages = PAGES;
   private readonly url = toSignal(
@@ -72,4 +105,11 @@ export class LearnRoom {
   protected readonly path = computed(() => this.parts().at(0) ?? '');
   /** In a drill nothing leads away but Escape. */
   protected readonly drilling = computed(() => this.parts().at(-1) === 'practise');
+
+  protected readonly takeAway = once('take the sample away', () => this.sample.takeAway());
+
+  constructor() {
+    // Where it cannot be laid out the room is empty, and works.
+    void this.sample.layOut().catch((error: unknown) => console.warn(error));
+  }
 }

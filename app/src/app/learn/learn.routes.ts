@@ -8,6 +8,7 @@ import { Source } from './drill/source';
 import { ImagesStore } from './images.store';
 import { LearnRoom } from './learn-room';
 import { LearnStore } from './learn.store';
+import { SampleLearning } from './sample/sample-learning';
 import { SumSource } from './sums/sum-source';
 import { SumsStore } from './sums/sums.store';
 import { Today } from './today/today';
@@ -22,13 +23,17 @@ export const LEARN_ROUTES: Routes = [
   {
     path: '',
     component: LearnRoom,
-    providers: [LearnStore, ImagesStore, SumsStore],
+    providers: [LearnStore, ImagesStore, SumsStore, SampleLearning],
     children: [
       { path: '', pathMatch: 'full', component: Today },
       drill('practise', ItemSource),
       { path: 'sums', loadComponent: () => import('./sums/sums').then((module) => module.Sums) },
       drill('sums/practise', SumSource),
       drill('busy/glimpse/practise', GlimpseSource),
+      {
+        path: 'standing',
+        loadComponent: () => import('./standing/standing').then((module) => module.Standing),
+      },
       drill('standing/practise', ChosenSource),
     ],
   },

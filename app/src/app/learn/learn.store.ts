@@ -105,6 +105,8 @@ export class LearnStore {
     }
     return new Map([...rows.values()].map((row) => [row.item, row]));
   });
+  /** Whether some of it is the sample practice. */
+  readonly hasSample = computed(() => [...this.itemRows().values()].some(({ sample }) => sample === true));
   readonly memories = computed<Memories>(
     () => new Map([...this.itemRows()].map(([item, { memory }]) => [item, memory])),
   );

@@ -2,7 +2,7 @@ import { computed, DestroyRef, effect, inject, Injectable, signal } from '@angul
 import { PackStore } from './pack.store';
 
 /** How a slot of the rail is marked. Each has a shape as well as a colour. */
-export type Mark = 'wanted' | 'number' | 'seen' | 'bank' | 'face up' | 'missing';
+export type Mark = 'wanted' | 'number' | 'seen' | 'bank' | 'face up' | 'missing' | 'slow';
 
 export type Marks = ReadonlyMap<number, readonly Mark[]>;
 

@@ -5,6 +5,7 @@ export interface ImageRow {
   /** `card-7D` or `number-15`. */
   readonly id: string;
   readonly words: string;
+  readonly sample?: true;
 }
 
 /** The longest memory image. */
@@ -19,5 +20,10 @@ export const IMAGES: Kind<ImageRow> = {
   line: 'table',
   inBackup: true,
   most: 1000,
-  schema: (joi, { key }) => joi.object({ id: key, words: joi.string().min(1).max(LONGEST_IMAGE).required() }),
+  schema: (joi, { key }) =>
+    joi.object({
+      id: key,
+      words: joi.string().min(1).max(LONGEST_IMAGE).required(),
+      sample: joi.valid(true),
+    }),
 };

@@ -13,6 +13,7 @@ export interface ItemRow {
   readonly truth: string;
   /** When it was answered first. */
   readonly begun: number;
+  readonly sample?: true;
 }
 
 export const itemKey = (order: string, item: string): string => `${order} ${item}`;
@@ -34,5 +35,6 @@ export const ITEMS: Kind<ItemRow> = {
       memory: memory.required(),
       truth: joi.string().max(20).required(),
       begun: time,
+      sample: joi.valid(true),
     }),
 };

@@ -17,6 +17,8 @@ export interface ReviewRow {
   readonly withdrawn?: true;
   /** Set on what is no answer: from here on the item was begun anew. */
   readonly reset?: true;
+  /** Set on what belongs to the demo world. */
+  readonly sample?: true;
   /** The item's memory before, none where this was its first answer: taking it back restores that. */
   readonly before?: Memory;
 }

@@ -15,6 +15,7 @@ export interface RunRow {
   readonly wrong: readonly number[];
   /** Set where the user judged it: said aloud, and not typed. */
   readonly said?: true;
+  readonly sample?: true;
 }
 
 export const RUNS: Kind<RunRow> = {
@@ -38,6 +39,7 @@ export const RUNS: Kind<RunRow> = {
       splits: joi.array().items(joi.number().min(0).max(1e9)).max(108).required(),
       wrong: joi.array().items(place).max(108).required(),
       said: joi.valid(true),
+      sample: joi.valid(true),
     });
   },
 };

@@ -18,6 +18,7 @@ export interface SumRow {
   readonly ms: number;
   readonly interrupted?: true;
   readonly withdrawn?: true;
+  readonly sample?: true;
 }
 
 export const SUMS: Kind<SumRow> = {

@@ -20,6 +20,9 @@ export interface Slot {
   readonly guess?: { readonly chance: number; readonly below: string; readonly lookedFor: boolean };
 }
 
+/** Marks whose class is not their name. */
+const MARK_CLASSES: Partial<Record<Mark, string>> = { 'face up': 'face-up', slow: 'hatched' };
+
 const NONE: readonly Mark[] = [];
 
 /** The classes of a slot: how it is ruled and marked, and how sure a guess is. */
@@ -32,7 +35,7 @@ const lookOf = ({
   [
     'slot',
     ...(place % 5 === 0 || place === 1 ? ['fifth'] : []),
-    ...marks.map((mark) => (mark === 'face up' ? 'face-up' : mark)),
+    ...marks.map((mark) => MARK_CLASSES[mark] ?? mark),
     ...(broken ? ['broken'] : []),
     ...(guess ? ['guess'] : []),
     ...(guess?.lookedFor ? ['looked-for'] : []),

@@ -25,7 +25,12 @@ const WORDS: Readonly<Record<string, string>> = { '-': 'too high', '+': 'too dee
   template: `<!-- A button that is pressed does not take the keys: Enter would press it again. -->
     <div class="pad" (pointerdown)="touched.emit($event)" (mousedown)="$event.preventDefault()">
       @if (keys(); as rows) {
-        <div class="numbers" role="group" [attr.aria-label]="asks() === 'weaves' ? 'Weaves' : 'Number'">
+        <div
+          class="numbers"
+          [class.plain]="asks() === 'number'"
+          role="group"
+          [attr.aria-label]="asks() === 'weaves' ? 'Weaves' : 'Number'"
+        >
           @for (each of rows; track each) {
             <button type="button" (click)="key.emit({ key: each, event: $event })">
               {{ words[each] || each }}
@@ -74,6 +79,19 @@ const WORDS: Readonly<Record<string, string>> = { '-': 'too high', '+': 'too dee
         &:hover {
           border-color: var(--petrol);
         }
+      }
+
+      /* The nought stands in the middle of the last row. */
+      &.plain .delete {
+        grid-area: 4 / 1;
+      }
+
+      &.plain button:nth-child(10) {
+        grid-area: 4 / 2;
+      }
+
+      &.plain .done {
+        grid-area: 4 / 3;
       }
 
       .small {

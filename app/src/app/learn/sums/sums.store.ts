@@ -1,5 +1,14 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
-import { Fluency, fluencyOf, kindsFor, needOf, SumKind, SumPack, WANTED_TIME } from '@enumeron/core/learn';
+import {
+  Fluency,
+  fluencyOf,
+  kindsFor,
+  LEVELS,
+  needOf,
+  SumKind,
+  SumPack,
+  WANTED_TIME,
+} from '@enumeron/core/learn';
 import { firstValueFrom } from 'rxjs';
 import { SumRow, SUMS } from '../../data/kinds/sums';
 import { OrdersStore } from '../../data/orders.store';
@@ -18,6 +27,8 @@ export interface KindStanding {
   /** The median time of right answers, in milliseconds; undefined where there is none. */
   readonly median: number | undefined;
   readonly fluency: Fluency;
+  /** How many answers there are at each level. */
+  readonly counts: readonly number[];
   readonly need: number;
 }
 
@@ -65,6 +76,7 @@ export class SumsStore {
       times.sort((a, b) => a - b);
       return {
         ...{ kind, answers: rows.length, fluency, need: needOf(fluency) },
+        counts: LEVELS.map((level) => rows.filter((row) => row.level === level).length),
         median: times.length === 0 ? undefined : times[Math.floor(times.length / 2)],
       };
     });

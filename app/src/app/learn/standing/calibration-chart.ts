@@ -1,0 +1,86 @@
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { calibration, Heard } from '@enumeron/core/learn';
+import { scaleLinear } from 'd3-scale';
+
+const [SIZE, LEFT, BELOW] = [220, 34, 18];
+
+/** How often the schedule expected right, and how often it was right. */
+@Component({
+  selector: 'en-calibration-chart',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `<h3>Does the schedule know you?</h3>
+    @if (shown().length === 0) {
+      <p class="note">Nothing that was held has come back yet.</p>
+    } @else {
+      <p class="note">
+        Across, how often it expected you to be right; up, how often you were, with its 95 % interval. On the
+        dashed line it is right about you.
+      </p>
+      <svg class="square" [attr.viewBox]="box" aria-hidden="true">
+        @for (tick of ticks; track tick.percent) {
+          <line class="axis" [attr.x1]="left" [attr.x2]="size" [attr.y1]="tick.y" [attr.y2]="tick.y" />
+          <text x="0" [attr.y]="tick.y + 4">{{ tick.percent }}</text>
+          <text [attr.x]="tick.x" [attr.y]="size + 14" text-anchor="middle">{{ tick.percent }}</text>
+        }
+        <line class="wanted" [attr.x1]="left" [attr.y1]="size" [attr.x2]="size" y2="6" />
+        @for (dot of dots(); track dot.x) {
+          <line class="line" [attr.x1]="dot.x" [attr.x2]="dot.x" [attr.y1]="dot.low" [attr.y2]="dot.high" />
+          <circle class="dot" [attr.cx]="dot.x" [attr.cy]="dot.y" r="4" />
+        }
+      </svg>
+      <details>
+        <summary>As a table</summary>
+        <table>
+          <thead>
+            <tr>
+              <th scope="col">Expected</th>
+              <th scope="col">Right</th>
+              <th scope="col">Interval</th>
+              <th scope="col">Answers</th>
+            </tr>
+          </thead>
+          <tbody>
+            @for (bin of shown(); track bin.from) {
+              <tr>
+                <th scope="row">{{ percent(bin.expected) }} %</th>
+                <td>{{ percent(bin.right.share) }} %</td>
+                <td>{{ percent(bin.right.low) }} to {{ percent(bin.right.high) }} %</td>
+                <td>{{ bin.right.tries }}</td>
+              </tr>
+            }
+          </tbody>
+        </table>
+      </details>
+    }`,
+  styleUrl: './_chart.scss',
+  styles: `
+    .square {
+      max-width: 20rem;
+    }
+  `,
+})
+export class CalibrationChart {
+  readonly answers = input.required<readonly Heard[]>();
+
+  protected readonly size = SIZE;
+  protected readonly left = LEFT;
+  protected readonly box = `0 0 ${SIZE.toString()} ${(SIZE + BELOW).toString()}`;
+  private readonly x = scaleLinear().range([LEFT, SIZE]);
+  private readonly y = scaleLinear().range([SIZE, 6]);
+  protected readonly ticks = [0, 0.25, 0.5, 0.75, 1].map((share) => ({
+    ...{ percent: Math.round(share * 100), x: this.x(share), y: this.y(share) },
+  }));
+
+  protected readonly shown = computed(() =>
+    calibration(this.answers()).filter(({ right }) => right.tries > 0),
+  );
+  protected readonly dots = computed(() =>
+    this.shown().map(({ expected, right }) => ({
+      ...{ x: this.x(expected), y: this.y(right.share), low: this.y(right.low), high: this.y(right.high) },
+    })),
+  );
+
+  protected percent(share: number): string {
+    return Math.round(share * 100).toString();
+  }
+}
