@@ -10,5 +10,5 @@ module.exports = {
     '^@enumeron/core/file/(.*)$': '<rootDir>/../core/src/$1.ts',
     '^@enumeron/core/(.*)$': '<rootDir>/../core/src/$1/index.ts',
   },
-  transformIgnorePatterns: ['node_modules/(?!(.*\\.mjs$|d3-|internmap/|@noble/))'],
+  transformIgnorePatterns: ['node_modules/(?!(.*\\.mjs$|d3-|internmap/|@noble/|nanoid/))'],
 };

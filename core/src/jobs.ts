@@ -3,6 +3,7 @@ import { RANDOM_ORDER } from './arrange/randomOrder';
 import { ROUTE } from './arrange/route';
 import { SPREADS } from './arrange/spread';
 import { FORECAST } from './learn/forecast';
+import { RESCHEDULE } from './learn/reschedule';
 import { POSSIBLE } from './reckon/facts/deduce';
 import { KEY_CARD } from './reckon/patterns/keyCard';
 
@@ -13,6 +14,7 @@ export const JOBS = {
   possible: POSSIBLE,
   properties: PROPERTIES,
   'random order': RANDOM_ORDER,
+  reschedule: RESCHEDULE,
   route: ROUTE,
   spreads: SPREADS,
 } as const;

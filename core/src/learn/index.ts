@@ -45,3 +45,12 @@ export {
 export { type Said, saidCards, saidNumber, saidOff, saidWeaves, sameSaid, showSaid } from './said';
 export * from './sums';
 export * from './standing';
+export {
+  type History,
+  RESCHEDULE,
+  type Rescheduled,
+  type RescheduleArgs,
+  type ScheduleChange,
+  scheduleChange,
+} from './reschedule';
+export { shareMinutes } from './shareMinutes';

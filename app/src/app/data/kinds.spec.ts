@@ -203,6 +203,11 @@ const ROWS: Readonly<Record<string, fc.Arbitrary<unknown>>> = {
     },
     { requiredKeys: ['id', 'order', 'at', 'way', 'from', 'splits', 'wrong'] },
   ),
+  schedules: fc.record({
+    id: anyId,
+    retention: fc.double({ min: 0.7, max: 0.97, noNaN: true }),
+    weights: fc.array(fc.double({ min: 0.001, max: 100, noNaN: true }), { minLength: 21, maxLength: 21 }),
+  }),
   learning: fc.record(
     {
       id: anyId,
@@ -210,10 +215,6 @@ const ROWS: Readonly<Record<string, fc.Arbitrary<unknown>>> = {
       directions: fc.subarray(['number', 'card', 'after', 'before', 'around', 'mate']),
       newCards: fc.nat(60),
       minutes: fc.integer({ min: 1, max: 120 }),
-      schedule: fc.record({
-        retention: fc.double({ min: 0.7, max: 0.97, noNaN: true }),
-        weights: fc.array(fc.double({ min: 0.001, max: 100, noNaN: true }), { minLength: 21, maxLength: 21 }),
-      }),
       pace: fc.constant({ fluent: 1500, quick: 700, slow: 4000 }),
       sums: fc.constant({ kinds: ['how far off'], wanted: 4000 }),
     },

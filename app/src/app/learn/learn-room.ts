@@ -4,6 +4,7 @@ import { NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router
 import { filter, map, startWith } from 'rxjs';
 import { once } from '../shared/once';
 import { LearnStore } from './learn.store';
+import { Orphans } from './orphans';
 import { SampleLearning } from './sample/sample-learning';
 
 /** What one does in this room, in the order of its days: address and name. */
@@ -11,6 +12,8 @@ const PAGES = [
   ['', 'Today'],
   ['sums', 'Sums'],
   ['standing', 'How it stands'],
+  ['images', 'Images'],
+  ['settings', 'How you learn'],
 ] as const;
 
 /** Do I know it cold? What is due today, the practices, and what they show. */
@@ -90,6 +93,7 @@ const PAGES = [
 })
 export class LearnRoom {
   private readonly sample = inject(SampleLearning);
+  private readonly orphans = inject(Orphans);
   protected readonly store = inject(LearnStore);
   private readonly router = inject(Router);
   protected readonly pages = PAGES;
@@ -110,6 +114,9 @@ export class LearnRoom {
 
   constructor() {
     // Where it cannot be laid out the room is empty, and works.
-    void this.sample.layOut().catch((error: unknown) => console.warn(error));
+    void this.sample
+      .layOut()
+      .then(() => this.orphans.sweep())
+      .catch((error: unknown) => console.warn(error));
   }
 }

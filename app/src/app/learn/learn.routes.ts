@@ -8,6 +8,7 @@ import { Source } from './drill/source';
 import { ImagesStore } from './images.store';
 import { LearnRoom } from './learn-room';
 import { LearnStore } from './learn.store';
+import { Orphans } from './orphans';
 import { SampleLearning } from './sample/sample-learning';
 import { SumSource } from './sums/sum-source';
 import { SumsStore } from './sums/sums.store';
@@ -23,7 +24,7 @@ export const LEARN_ROUTES: Routes = [
   {
     path: '',
     component: LearnRoom,
-    providers: [LearnStore, ImagesStore, SumsStore, SampleLearning],
+    providers: [LearnStore, ImagesStore, SumsStore, SampleLearning, Orphans],
     children: [
       { path: '', pathMatch: 'full', component: Today },
       drill('practise', ItemSource),
@@ -33,6 +34,11 @@ export const LEARN_ROUTES: Routes = [
       {
         path: 'standing',
         loadComponent: () => import('./standing/standing').then((module) => module.Standing),
+      },
+      { path: 'images', loadComponent: () => import('./images/images').then((module) => module.Images) },
+      {
+        path: 'settings',
+        loadComponent: () => import('./settings/settings').then((module) => module.LearnSettings),
       },
       drill('standing/practise', ChosenSource),
     ],

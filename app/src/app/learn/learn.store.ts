@@ -20,6 +20,7 @@ import {
   rightness,
   SCHEDULE,
   scheduleBy,
+  ScheduleSettings,
   Standing,
   usualTime,
 } from '@enumeron/core/learn';
@@ -33,6 +34,7 @@ import { ReviewRow, REVIEWS } from '../data/kinds/reviews';
 import { OrdersStore } from '../data/orders.store';
 import { Reader } from '../data/reader';
 import { Rows } from '../data/rows';
+import { SCHEDULES } from '../data/kinds/schedules';
 import { Storage } from '../data/storage';
 import { PackStore } from '../pack/pack.store';
 import { Clock } from '../shared/clock';
@@ -53,8 +55,12 @@ export class LearnStore {
   private readonly pack = inject(PackStore);
   private readonly clock = inject(Clock);
 
-  readonly orderId = computed(() => this.pack.pack().orderId);
+  /** The order that was chosen to be practised, where it is not the one in hand. */
+  private readonly chosen = signal<string | undefined>(undefined);
+  readonly orderId = computed(() => this.chosen() ?? this.pack.pack().orderId);
   readonly name = computed(() => this.orders.find(this.orderId())?.name ?? this.pack.pack().name);
+  /** Whether it is the order of the pack in hand. */
+  readonly inHand = computed(() => this.orderId() === this.pack.pack().orderId);
   /** The order that is learnt: as it is stored, or as the pack has it where it was deleted. */
   readonly order = computed(() => this.orders.find(this.orderId())?.cards ?? this.pack.home());
   private readonly origin = computed(() => this.orders.find(this.orderId())?.origin);
@@ -63,7 +69,12 @@ export class LearnStore {
     () => this.rows.at(placeOf(LEARNING, this.orderId()))() ?? usualLearning(this.orderId()),
   );
   readonly practice = this.rows.only(PRACTICE_PLACE);
-  readonly schedule = computed(() => scheduleBy(this.settings().schedule ?? SCHEDULE));
+  readonly scheduleRow = computed(() => this.rows.at(placeOf(SCHEDULES, this.orderId()))());
+  readonly scheduleSettings = computed<ScheduleSettings>(() => {
+    const row = this.scheduleRow();
+    return row ? { retention: row.retention, weights: row.weights } : SCHEDULE;
+  });
+  readonly schedule = computed(() => scheduleBy(this.scheduleSettings()));
   /** How fast is fast. */
   readonly pace = computed(() => this.settings().pace ?? PACE);
   /** What is practised in the practice of this order that was left before its end; undefined where none was. */
@@ -94,7 +105,7 @@ export class LearnStore {
   );
   /** The items that this tab has answered, by their keys. */
   private readonly touched = signal<ReadonlySet<string>>(new Set());
-  private readonly itemRows = computed<ReadonlyMap<string, ItemRow>>(() => {
+  readonly itemRows = computed<ReadonlyMap<string, ItemRow>>(() => {
     const [id, stored] = [this.orderId(), this.stored()];
     const rows = new Map((stored?.id === id ? stored.rows : []).map((row) => [row.id, row]));
     // What was answered here shows at once, and is not what it was while the items are read again.
@@ -195,7 +206,7 @@ export class LearnStore {
         blocks,
         newCards,
         minutes,
-        schedule: this.settings().schedule ?? SCHEDULE,
+        schedule: this.scheduleSettings(),
         days,
         runs,
         seed,
@@ -217,6 +228,11 @@ export class LearnStore {
   /** An item that this tab answers, by its key: from now on it shows as it was answered. */
   touch(key: string): void {
     if (!this.touched().has(key)) this.touched.update((keys) => new Set([...keys, key]));
+  }
+
+  /** Practises another order than the one in hand; undefined goes back to that. */
+  choose(orderId: string | undefined): void {
+    this.chosen.set(orderId === this.pack.pack().orderId ? undefined : orderId);
   }
 
   look(): void {

@@ -174,6 +174,7 @@ test.each(Object.keys(JOBS) as (keyof typeof JOBS)[])('%s: its parts are plain v
     'key card': { ...keyCard, packs: 40 },
     possible: { now: pack, facts: [{ kind: 'cut' }] },
     properties: { order: pack },
+    reschedule: { schedule: SCHEDULE, history: [['number 7D', [{ at: 1.7e12, grade: 3 }]]] },
     'random order': {
       pack,
       conditions: NO_CONDITIONS,

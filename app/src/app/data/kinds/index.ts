@@ -15,6 +15,7 @@ import { PATTERNS_TOLD } from './patterns';
 import { PRACTICE } from './practice';
 import { REVIEWS } from './reviews';
 import { RUNS } from './runs';
+import { SCHEDULES } from './schedules';
 import { SEEDED } from './seeded';
 import { SETTINGS } from './settings';
 import { SNAPSHOTS } from './snapshots';
@@ -47,6 +48,7 @@ export const KINDS: readonly Kind[] = [
   SUMS,
   IMAGES,
   RUNS,
+  SCHEDULES,
 ];
 
 export const kindNamed = (name: string): Kind | undefined => KINDS.find((kind) => kind.name === name);

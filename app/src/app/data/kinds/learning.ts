@@ -1,4 +1,4 @@
-import type { Blocks, Direction, Pace, ScheduleSettings } from '@enumeron/core/learn';
+import type { Blocks, Direction, Pace } from '@enumeron/core/learn';
 import { Kind } from '../kind';
 
 /** How an order is learnt. */
@@ -11,8 +11,6 @@ export interface LearningRow {
   readonly newCards: number;
   /** How long a practice is, in minutes. */
   readonly minutes: number;
-  /** The schedule's wanted retention and parameters, where they are not the usual ones. */
-  readonly schedule?: ScheduleSettings;
   /** How fast is fast, where it is not as usual. */
   readonly pace?: Pace;
   /** Which kinds of sums are practised, and how fast one is wanted, in milliseconds. */
@@ -57,10 +55,6 @@ export const LEARNING: Kind<LearningRow> = {
         .required(),
       newCards: joi.number().integer().min(0).max(60).required(),
       minutes: joi.number().integer().min(1).max(120).required(),
-      schedule: joi.object({
-        retention: joi.number().min(0.7).max(0.97).required(),
-        weights: joi.array().items(joi.number().min(-1000).max(1000)).length(21).required(),
-      }),
       pace: joi.object({ fluent: ms, quick: ms, slow: ms }),
       sums: joi.object({ kinds: joi.array().items(joi.string().max(40)).max(100).required(), wanted: ms }),
     });

@@ -16,7 +16,7 @@ export class ChosenSource extends ItemSource {
 
   override begin(query: ParamMap): void {
     super.begin(query);
-    this.queue = (query.get('items') ?? '').split(',').flatMap((text) => parseItem(text) ?? []);
+    this.queue = (this.query?.get('items') ?? '').split(',').flatMap((text) => parseItem(text) ?? []);
   }
 
   override next(): ItemQuestion | undefined {

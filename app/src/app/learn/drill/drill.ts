@@ -97,7 +97,7 @@ export class Drill {
     // Not before all is read: what was answered before would be asked as if it were new.
     const begun = effect(() => {
       if (!this.source.isRead()) return;
-      untracked(() => this.practice.start(this.store.settings().minutes, this.route.snapshot.queryParamMap));
+      untracked(() => this.practice.start(this.minutes(), this.route.snapshot.queryParamMap));
       begun.destroy();
     });
     effect(() => {
@@ -111,6 +111,13 @@ export class Drill {
     fromEvent(document, 'visibilitychange')
       .pipe(takeUntilDestroyed())
       .subscribe(() => this.practice.interrupt());
+  }
+
+  /** The order's share of the day's minutes, where several are learnt; else all of them. */
+  private minutes(): number {
+    const share = Number(this.route.snapshot.queryParamMap.get('minutes'));
+    const { minutes } = this.store.settings();
+    return Number.isInteger(share) && share >= 1 && share <= minutes ? share : minutes;
   }
 
   private isFluent({ ms, right, hinted, interrupted }: Given): boolean {

@@ -56,6 +56,8 @@ export class ItemSource extends Source {
   override readonly isRead = computed(() => this.store.isRead() && this.images.isRead());
   override readonly fluent = computed(() => this.store.pace().fluent);
 
+  /** What the address of the practice says. */
+  protected query: ParamMap | undefined;
   private history: Standing['asked'] = [];
 
   /** What was asked in this practice, the newest first. */
@@ -64,7 +66,7 @@ export class ItemSource extends Source {
   }
 
   override begin(query: ParamMap): void {
-    void query;
+    this.query = query;
     this.history = [];
   }
 

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject } from '@angular/core';
 import { StageVerdict, stageVerdict } from '@enumeron/core/learn';
 import { CardText } from '../../shared/card-text';
+import { History } from '../history';
 import { LearnStore } from '../learn.store';
 import { CalibrationChart } from './calibration-chart';
 import { HeatSheet } from './heat-sheet';
@@ -19,7 +20,7 @@ const VERDICTS: Readonly<Record<StageVerdict['verdict'], string>> = {
 @Component({
   selector: 'en-standing',
   imports: [CalibrationChart, CardText, HeatSheet, SpeedChart, SumTimes, WeakSpots],
-  providers: [StandingStore],
+  providers: [History, StandingStore],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './standing.html',
   styleUrls: ['../page.scss', './standing.scss'],

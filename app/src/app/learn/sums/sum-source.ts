@@ -100,7 +100,7 @@ export class SumSource extends Source {
   override stands(question: Question): boolean {
     const { kind, inputs, sum } = (question as SumQuestion).drawn;
     const now = kind.make(this.sums.pack(), inputs);
-    return now !== undefined && now.shown === sum.shown && sameSaid(now.truth, sum.truth);
+    return now?.shown === sum.shown && sameSaid(now.truth, sum.truth);
   }
 
   override again(question: Question): Question {

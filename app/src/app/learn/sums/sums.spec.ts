@@ -123,7 +123,7 @@ test('kinds are chosen and a time is wanted; the page shows how fluent each is',
   await page.click('6 s');
   page
     .all('tbody tr')
-    .find((row) => row.textContent?.includes('how far off'))
+    .find((row) => row.textContent.includes('how far off'))
     ?.querySelector<HTMLElement>('.link')
     ?.click();
   await page.fixture.whenStable();

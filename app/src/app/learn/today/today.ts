@@ -1,19 +1,23 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { Router } from '@angular/router';
+import { Router, RouterLink } from '@angular/router';
 import { bySuit } from '@enumeron/core/deck';
-import { Direction, DIRECTION_WORDS, DIRECTIONS, MORE_DIRECTIONS } from '@enumeron/core/learn';
 import { CardFace } from '../../shared/card-face';
+import { CardText } from '../../shared/card-text';
+import { once } from '../../shared/once';
 import { LearnStore } from '../learn.store';
 import { startByEnter } from '../start-by-enter';
+import { MovedItems } from './moved-items';
 import { NextDays } from './next-days';
+import { OtherOrders } from './other-orders';
 
 const MINUTE = 60_000;
 
 /** What is due today, how long it takes, and the start; below, how far each card is. */
 @Component({
   selector: 'en-today',
-  imports: [CardFace, MatButton, NextDays],
+  imports: [CardFace, CardText, MatButton, NextDays, RouterLink],
+  providers: [MovedItems, OtherOrders],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './today.html',
   styleUrl: './today.scss',
@@ -22,9 +26,8 @@ export class Today {
   protected readonly store = inject(LearnStore);
   private readonly router = inject(Router);
 
-  protected readonly words = DIRECTION_WORDS;
-  protected readonly allDirections = [...DIRECTIONS, ...MORE_DIRECTIONS];
-  protected readonly lengths = [2, 5, 10, 20] as const;
+  protected readonly others = inject(OtherOrders);
+  protected readonly moved = inject(MovedItems);
 
   protected readonly due = computed(() => this.store.due().length);
   protected readonly takes = computed(() =>
@@ -47,11 +50,6 @@ export class Today {
   );
   protected readonly blocks = computed(() => this.store.plan().blocks.length);
 
-  protected readonly blockSize = computed(() => {
-    const { blocks } = this.store.settings();
-    return blocks.kind === 'size' ? blocks.size : undefined;
-  });
-
   constructor() {
     startByEnter(() => {
       if (!this.nothing()) void this.start();
@@ -59,23 +57,11 @@ export class Today {
   }
 
   protected async start(): Promise<void> {
-    await this.router.navigate(['/learn/practise']);
+    const shared = this.others.all().some(({ due }) => due > 0);
+    const queryParams = shared ? { minutes: this.others.ownMinutes() } : {};
+    await this.router.navigate(['/learn/practise'], { queryParams });
   }
 
-  protected toggle(direction: Direction): void {
-    const { directions } = this.store.settings();
-    const next = directions.includes(direction)
-      ? directions.filter((each) => each !== direction)
-      : this.allDirections.filter((each) => each === direction || directions.includes(each));
-    if (next.length > 0) this.store.set({ directions: next });
-  }
-
-  protected setNew(text: string): void {
-    const count = Number(text);
-    if (/^\d{1,2}$/.test(text) && count <= 60) this.store.set({ newCards: count });
-  }
-
-  protected setBlocks(size: string): void {
-    this.store.set({ blocks: size === 'own' ? { kind: 'own' } : { kind: 'size', size: Number(size) } });
-  }
+  protected readonly keep = once('keep what is known', () => this.moved.keep());
+  protected readonly beginAnew = once('begin anew', () => this.moved.beginAnew());
 }

@@ -1,0 +1,305 @@
+import { TestBed } from '@angular/core/testing';
+import { provideRouter } from '@angular/router';
+import { formatOrder, parsePart } from '@enumeron/core/deck';
+import {
+  DAY,
+  itemId,
+  itemsOf,
+  Memory,
+  replay,
+  SCHEDULE,
+  scheduleBy,
+  showSaid,
+  truthOf,
+} from '@enumeron/core/learn';
+import { parse } from 'papaparse';
+import { Card as FsrsCard, createEmptyCard, fsrs, Rating } from 'ts-fsrs';
+import { freshApp, until } from '../../../testing/fresh';
+import { runHere } from '../../../testing/jobs';
+import { FakeClock } from '../../../testing/learner';
+import { render, Rendered } from '../../../testing/render';
+import { Database } from '../../data/database';
+import { ITEMS, itemKey } from '../../data/kinds/items';
+import { JOURNAL } from '../../data/kinds/journal';
+import { OrderRow } from '../../data/kinds/orders';
+import { ReviewRow, REVIEWS } from '../../data/kinds/reviews';
+import { SCHEDULES } from '../../data/kinds/schedules';
+import { OrdersStore } from '../../data/orders.store';
+import { TIDEMARK } from '../../data/tidemark';
+import { PackStore } from '../../pack/pack.store';
+import { Clock } from '../../shared/clock';
+import { RUN_JOB } from '../../workers/jobs';
+import { itemsCsv, reviewsCsv } from '../files/learning-csv';
+import { practiceCalendar } from '../files/practice-calendar';
+import { ImagesStore } from '../images.store';
+import { LearnStore } from '../learn.store';
+import { Orphans } from '../orphans';
+import { SampleLearning } from '../sample/sample-learning';
+import { Today } from '../today/today';
+import { LearnSettings } from './settings';
+
+let db: Database;
+let clock: FakeClock;
+let store: LearnStore;
+
+beforeEach(async () => {
+  clock = new FakeClock();
+  db = await freshApp([
+    provideRouter([{ path: '**', children: [] }]),
+    { provide: Clock, useValue: clock },
+    { provide: RUN_JOB, useValue: runHere },
+    ...[LearnStore, ImagesStore, SampleLearning, Orphans],
+  ]);
+  store = TestBed.inject(LearnStore);
+  await until(() => store.isRead());
+});
+
+const change = async (page: Rendered<LearnSettings>, selector: string, text: string): Promise<void> => {
+  const field = page.find(selector) as HTMLInputElement;
+  field.value = text;
+  field.dispatchEvent(new Event('change'));
+  await page.fixture.whenStable();
+};
+
+const fieldsOf = (page: Rendered<LearnSettings>): HTMLInputElement[] =>
+  page.all('input') as HTMLInputElement[];
+
+const memories = async (): Promise<Map<string, Memory>> =>
+  new Map((await db.rows(ITEMS).toArray()).map(({ item, memory }) => [item, memory]));
+
+test('how an order is learnt can be changed, and the plan follows; nonsense is told and changes nothing', async () => {
+  const page = await render(LearnSettings);
+  await page.click('its mate’s number');
+  expect(store.plan().items).toHaveLength(5 * 52);
+  await page.click('20 min');
+  await change(page, 'input', '0');
+  expect(store.settings()).toMatchObject({ minutes: 20, newCards: 0 });
+  for (const wrong of ['x', '99', '-1']) {
+    await change(page, 'input', wrong);
+    expect(page.text()).toContain('a number from 0 to 60');
+    expect(fieldsOf(page)[0].value).toBe('0');
+  }
+  const [, quick, fluent, slow] = fieldsOf(page);
+  const setTime = async (field: HTMLInputElement, text: string): Promise<void> => {
+    field.value = text;
+    field.dispatchEvent(new Event('change'));
+    await page.fixture.whenStable();
+  };
+  await setTime(fluent, '2,5');
+  expect(store.pace()).toEqual({ quick: 750, fluent: 2500, slow: 4000 });
+  for (const [field, wrong] of [
+    [quick, '3'],
+    [slow, '1'],
+    [fluent, 'soon'],
+  ] as const) {
+    await setTime(field, wrong);
+    expect(store.pace()).toEqual({ quick: 750, fluent: 2500, slow: 4000 });
+    expect(page.text()).toContain('Times from 0.1');
+  }
+  page.fixture.destroy();
+  const today = await render(Today);
+  expect(today.text()).toContain('20 minutes a day, 0 new cards');
+  expect(today.text()).toContain('Nothing more today');
+});
+
+test('another retention is tried before it is taken, schedules every item from its answers, and goes back exactly', async () => {
+  await TestBed.inject(SampleLearning).layOut();
+  await until(() => store.memories().size > 50);
+  const before = await memories();
+  const page = await render(LearnSettings);
+  const field = page.all('label input').at(-1) as HTMLInputElement;
+  const reschedule = async (text: string): Promise<void> => {
+    field.value = text;
+    await page.click('See what that does');
+    await until(() => page.text().includes('days between two questions'));
+    await page.click('Schedule them anew');
+    await until(() => page.text().includes('Done: every item'));
+  };
+  field.value = '99';
+  await page.click('See what that does');
+  expect(page.text()).toContain('from 70 to 97');
+  field.value = '80';
+  await page.click('See what that does');
+  await until(() => page.text().includes('days between two questions'));
+  expect(await memories()).toEqual(before);
+  await reschedule('80');
+  const schedule = scheduleBy({ ...SCHEDULE, retention: 0.8 });
+  const rows = await db.rows(REVIEWS).toArray();
+  const after = await memories();
+  for (const [item, memory] of after) {
+    const own = rows.filter((row) => row.item === item).sort((a, b) => a.at - b.at);
+    expect(memory).toEqual(replay(schedule, own));
+  }
+  expect(after.size).toBe(before.size);
+  expect(store.scheduleSettings().retention).toBe(0.8);
+  await new Promise((resolve) => setTimeout(resolve, 500));
+  await reschedule('90');
+  expect(await memories()).toEqual(before);
+  expect(await db.rows(SCHEDULES).count()).toBe(1);
+});
+
+test('parameters that are none are refused with what is wrong', async () => {
+  const page = await render(LearnSettings);
+  const weights = page.find('textarea') as HTMLTextAreaElement;
+  for (const wrong of ['', '1 2 3', 'a, b', `${SCHEDULE.weights.join(' ')} 5`]) {
+    weights.value = wrong;
+    await page.click('See what that does');
+    await until(() => page.text().includes('no parameters'));
+  }
+  expect(await db.rows(SCHEDULES).count()).toBe(0);
+});
+
+test('answers as CSV are all that ts-fsrs needs to come to the same memories, with what was begun anew', async () => {
+  await TestBed.inject(SampleLearning).layOut();
+  const stored = await db.rows(REVIEWS).toArray();
+  const [first] = stored;
+  const last = Math.max(...stored.map(({ at }) => at));
+  const reset: ReviewRow = { ...first, id: 'reset', at: last + 5, reset: true };
+  const again: ReviewRow = { ...first, id: 'again', at: last + DAY, right: true, grade: 3 };
+  const rows = [...stored, reset, again].sort((a, b) => a.at - b.at);
+  const schedule = { ...SCHEDULE, retention: 0.85 };
+  const text = await reviewsCsv({ name: 'Tide, "mark"', order: TIDEMARK.cards, schedule }, rows);
+  const { data } = parse<Record<string, string>>(text, { header: true });
+  const valueOf = (row: string): string => data.find((each) => each['row'] === row)?.['value'] ?? '';
+  const scheduler = fsrs({
+    request_retention: Number(valueOf('retention')),
+    w: valueOf('parameters').split(' ').map(Number),
+    enable_fuzz: false,
+  });
+  const cards = new Map<string, FsrsCard>();
+  const ratings = [Rating.Again, Rating.Hard, Rating.Good, Rating.Easy] as const;
+  for (const row of data) {
+    if (row['row'] === 'reset') cards.delete(row['item']);
+    if (row['row'] !== 'answer') continue;
+    const at = new Date(row['at']);
+    const card = scheduler.next(
+      cards.get(row['item']) ?? createEmptyCard(at),
+      at,
+      ratings[Number(row['grade']) - 1],
+    ).card;
+    cards.set(row['item'], card);
+    expect([row['due'], Number(row['stability']), Number(row['difficulty'])]).toEqual([
+      card.due.toISOString(),
+      card.stability,
+      card.difficulty,
+    ]);
+    expect(row['order']).toBe('Tide, "mark"');
+    expect(row['asked']).not.toBe('');
+  }
+  expect(cards.get(first.item)?.reps).toBe(1);
+  const items = parse<Record<string, string>>(
+    await itemsCsv({ name: 'T', order: TIDEMARK.cards, schedule }, await db.rows(ITEMS).toArray()),
+    { header: true },
+  );
+  expect(items.data).toHaveLength((await memories()).size);
+});
+
+test('the calendar has one entry a day that has something due, through the end of a month', async () => {
+  const days = [0, 1, 2, 3, 4].map((day) => ({
+    ...{ date: new Date(2026, 10, 28 + day, 12), answers: day === 2 ? 0 : 30 + day, minutes: 4 },
+  }));
+  const text = (await practiceCalendar('Tidemark; new, at last', days)) ?? '';
+  expect([...text.matchAll(/DTSTART;VALUE=DATE:(\d+)/g)].map(([, date]) => date)).toEqual([
+    '20261128',
+    '20261129',
+    '20261201',
+    '20261202',
+  ]);
+  expect(text).toContain('SUMMARY:Tidemark\\; new\\, at last: 4 min');
+  expect(await practiceCalendar('T', [days[2]])).toBeUndefined();
+});
+
+const useOrder = async (name: string, text: string): Promise<OrderRow> => {
+  const [orders, pack] = [TestBed.inject(OrdersStore), TestBed.inject(PackStore)];
+  const read = parsePart(text);
+  if (!read.ok) throw new Error('no order');
+  const id = await orders.add(name, read.order);
+  await until(() => orders.find(id) !== undefined);
+  const row = orders.find(id) as OrderRow;
+  await pack.use(row);
+  await until(() => store.isRead() && store.orderId() === id);
+  return row;
+};
+
+const learn = async (row: OrderRow): Promise<void> => {
+  const schedule = scheduleBy();
+  const at = clock.now() - 3 * DAY;
+  const memory = schedule.next(schedule.fresh(at), 4, at);
+  await db.rows(ITEMS).bulkPut(
+    itemsOf(row.cards).map((item) => ({
+      ...{ id: itemKey(row.id, itemId(item)), order: row.id, item: itemId(item), memory, begun: at },
+      truth: showSaid(truthOf(item, row.cards)),
+    })),
+  );
+  await db.rows(REVIEWS).bulkPut(
+    itemsOf(row.cards).map((item) => ({
+      ...{ id: `${row.id}-${itemId(item).replace(' ', '-')}`, order: row.id, item: itemId(item), at },
+      ...{ answered: '', right: true, ms: 900, grade: 4 as const },
+    })),
+  );
+  await until(() => store.memories().size === 4 * row.cards.length);
+};
+
+const edit = async (id: string, cards: readonly number[]): Promise<void> => {
+  const orders = TestBed.inject(OrdersStore);
+  const row = orders.find(id) as OrderRow;
+  await orders.change(row, row.name, cards);
+};
+
+test('an edited order says whose answers are others now, and begins them anew or keeps their schedule', async () => {
+  const row = await useOrder('Six', 'AC 2C 3C 4C 5C 6C');
+  await learn(row);
+  await edit(row.id, [0, 2, 1, 3, 4, 5]);
+  await until(() => store.order()[1] === 2);
+  const today = await render(Today);
+  // Two numbers each way, and the neighbours of the two that changed places.
+  const moved = itemsOf(row.cards).filter(
+    (item) => showSaid(truthOf(item, row.cards)) !== showSaid(truthOf(item, store.order())),
+  );
+  expect(today.text()).toContain(`Six was edited: ${moved.length} answers are another one now`);
+  const before = await memories();
+  await today.click('Begin these anew');
+  await until(() => store.memories().size === before.size - moved.length);
+  expect(today.text()).not.toContain('was edited');
+  const resets = (await db.rows(REVIEWS).toArray()).filter(({ reset }) => reset);
+  expect(new Set(resets.map(({ item }) => item))).toEqual(new Set(moved.map(itemId)));
+  today.fixture.destroy();
+
+  await edit(row.id, [0, 2, 1, 3, 5, 4]);
+  await until(() => store.order()[5] === 4);
+  const again = await render(Today);
+  await new Promise((resolve) => setTimeout(resolve, 500));
+  await again.click('Keep their schedule');
+  await until(() => !again.text().includes('was edited'));
+  for (const [item, memory] of await memories()) expect(memory).toEqual(before.get(item));
+});
+
+test('several orders share the day’s minutes; another one is practised without taking its pack in hand', async () => {
+  const row = await useOrder('Six', 'AC 2C 3C 4C 5C 6C');
+  await learn(row);
+  clock.pass(60 * DAY);
+  store.look();
+  const other = await useOrder('Seven', 'AH 2H 3H 4H 5H 6H 7H');
+  const today = await render(Today);
+  await until(() => today.text().includes('24 due, 5 min'));
+  await today.click('Six');
+  await until(() => today.text().includes('Today, Six') && today.text().includes('Back to'));
+  expect(TestBed.inject(PackStore).pack().orderId).toBe(other.id);
+  expect(formatOrder(store.order())).toBe('AC 2C 3C 4C 5C 6C');
+  await today.click('Back to the one in hand');
+  expect(today.text()).toContain('Today, Seven');
+});
+
+test('what is learnt of a deleted order stays as long as deleting it can be undone, and then goes', async () => {
+  const row = await useOrder('Six', 'AC 2C 3C 4C 5C 6C');
+  await learn(row);
+  const orphans = TestBed.inject(Orphans);
+  await useOrder('Seven', 'AH 2H 3H 4H 5H 6H 7H');
+  await TestBed.inject(OrdersStore).remove(row);
+  await orphans.sweep();
+  expect((await memories()).size).toBe(24);
+  await db.rows(JOURNAL).clear();
+  await orphans.sweep();
+  expect((await memories()).size).toBe(0);
+  expect(await db.rows(REVIEWS).count()).toBe(0);
+});

@@ -1,0 +1,69 @@
+import { computed, inject, Injectable } from '@angular/core';
+import { Item, parseItem, promptOf, showSaid, truthOf } from '@enumeron/core/learn';
+import { Journal } from '../../data/journal';
+import { placeOf } from '../../data/kind';
+import { ItemRow, ITEMS } from '../../data/kinds/items';
+import { ReviewRow, REVIEWS } from '../../data/kinds/reviews';
+import { newId } from '../../data/new-id';
+import { Clock } from '../../shared/clock';
+import { LearnStore } from '../learn.store';
+
+/** So many of them are named. */
+const NAMED = 6;
+
+interface Moved {
+  readonly row: ItemRow;
+  readonly item: Item;
+  /** What is right now. */
+  readonly truth: string;
+}
+
+/** Items that are answered in another way than when they were asked last, since their order was edited. */
+@Injectable()
+export class MovedItems {
+  private readonly store = inject(LearnStore);
+  private readonly journal = inject(Journal);
+  private readonly clock = inject(Clock);
+
+  readonly all = computed<readonly Moved[]>(() => {
+    const order = this.store.order();
+    return [...this.store.itemRows().values()].flatMap((row) => {
+      const item = parseItem(row.item);
+      if (!item || !order.includes(item.card)) return [];
+      const truth = showSaid(truthOf(item, order));
+      return truth === row.truth ? [] : [{ row, item, truth }];
+    });
+  });
+  readonly says = computed(() => {
+    const order = this.store.order();
+    const names = [...new Set(this.all().map(({ item }) => showSaid(promptOf(item, order))))];
+    return names.slice(0, NAMED).join(' ') + (names.length > NAMED ? ' …' : '');
+  });
+
+  /** They are asked when they would have been, for what is right now. */
+  async keep(): Promise<void> {
+    const moved = this.all();
+    const places = moved.map(({ row }) => placeOf(ITEMS, row.id));
+    await this.journal.commit('keep what is known', places, (rows) =>
+      rows.map((row, index) => row && { ...row, truth: moved[index].truth }),
+    );
+    for (const { row } of moved) this.store.touch(row.id);
+  }
+
+  /** They are as if they had never been asked; that stands in the history. */
+  async beginAnew(): Promise<void> {
+    const moved = this.all();
+    const at = this.clock.now();
+    const resets = moved.map(({ row }): ReviewRow => ({
+      ...{ id: newId(), order: row.order, item: row.item, at, answered: '', right: false, ms: 0, grade: 1 },
+      ...{ reset: true, before: row.memory },
+    }));
+    const items = moved.map(({ row }) => placeOf(ITEMS, row.id));
+    const reviews = resets.map(({ id }) => placeOf(REVIEWS, id));
+    for (const { row } of moved) this.store.touch(row.id);
+    await this.journal.commit('begin items anew', [...items, ...reviews], () => [
+      ...items.map(() => undefined),
+      ...resets,
+    ]);
+  }
+}
