@@ -16,6 +16,15 @@ export class FakeClock extends Clock {
   override painted(): Promise<number> {
     return Promise.resolve(this.page);
   }
+  /** What was waited for, in milliseconds. */
+  readonly waited: number[] = [];
+  override wait(ms: number): Promise<void> {
+    this.waited.push(ms);
+    return new Promise((resolve) => setTimeout(resolve));
+  }
+  override pageNow(): number {
+    return this.page;
+  }
   override of(): number {
     return this.page;
   }

@@ -42,7 +42,7 @@ export {
   scheduleBy,
   type ScheduleSettings,
 } from './schedule';
-export { type Said, saidCards, saidNumber, saidOff, saidWeaves, sameSaid, showSaid } from './said';
+export { type Said, saidCards, saidNumber, saidOff, saidWeaves, sameSaid, showSaid, speakSaid } from './said';
 export * from './sums';
 export * from './standing';
 export {
@@ -54,3 +54,4 @@ export {
   scheduleChange,
 } from './reschedule';
 export { shareMinutes } from './shareMinutes';
+export { bestRuns, RUN_WAYS, runSequence, type RunTimes, runTime, type RunWay, slowestSteps } from './run';

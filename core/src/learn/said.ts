@@ -1,5 +1,5 @@
 import { Card, looksLike } from '../deck/card';
-import { showCard } from '../deck/notation';
+import { showCard, speakCard } from '../deck/notation';
 import { WeaveKind } from '../moves/weave';
 
 /**
@@ -39,3 +39,7 @@ export const showSaid = (said: Said): string => {
       return said.weaves.length === 0 ? 'none' : said.weaves.join(' ');
   }
 };
+
+/** What is said, for the ear: `20`, `seven of diamonds`, `three of hearts and nine of diamonds`. */
+export const speakSaid = (said: Said): string =>
+  said.kind === 'cards' ? said.cards.map(speakCard).join(' and ') : showSaid(said);

@@ -11,6 +11,8 @@ import { SampleLearning } from './sample/sample-learning';
 const PAGES = [
   ['', 'Today'],
   ['sums', 'Sums'],
+  ['run', 'Run'],
+  ['busy', 'Hands busy'],
   ['standing', 'How it stands'],
   ['images', 'Images'],
   ['settings', 'How you learn'],

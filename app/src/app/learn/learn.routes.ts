@@ -1,5 +1,6 @@
 import { Type } from '@angular/core';
 import { Route, Routes } from '@angular/router';
+import { DealSource } from './busy/deal-source';
 import { ChosenSource } from './drill/chosen-source';
 import { GlimpseSource } from './drill/glimpse-source';
 import { ItemSource } from './drill/item-source';
@@ -30,6 +31,21 @@ export const LEARN_ROUTES: Routes = [
       drill('practise', ItemSource),
       { path: 'sums', loadComponent: () => import('./sums/sums').then((module) => module.Sums) },
       drill('sums/practise', SumSource),
+      { path: 'run', loadComponent: () => import('./run/run').then((module) => module.Run) },
+      {
+        path: 'run/practise',
+        loadComponent: () => import('./run/running').then((module) => module.Running),
+      },
+      { path: 'busy', loadComponent: () => import('./busy/busy').then((module) => module.Busy) },
+      {
+        path: 'busy/spoken/practise',
+        loadComponent: () => import('./busy/spoken').then((module) => module.Spoken),
+      },
+      {
+        path: 'busy/deal/practise',
+        providers: [Practice, { provide: Source, useClass: DealSource }],
+        loadComponent: () => import('./busy/deal-along').then((module) => module.DealAlong),
+      },
       drill('busy/glimpse/practise', GlimpseSource),
       {
         path: 'standing',

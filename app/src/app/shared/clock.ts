@@ -30,6 +30,10 @@ export class Clock {
     );
   }
 
+  wait(ms: number): Promise<void> {
+    return new Promise((resolve) => setTimeout(resolve, ms));
+  }
+
   /** When something happened, in the page's own time. */
   of(event: Event): number {
     return event.timeStamp;
