@@ -6,7 +6,7 @@ import { ROOT } from './run.mjs';
 /**
  * Budgets in bytes, gzipped: what every visitor loads first, what a later visit waits for besides before its first
  * answer (storage), what every visit loads behind the first painting (storage, and what checks its rows), each room on
- * top of these, and the worker that checks whole files.
+ * top of these, each part of a room on top of that, and the worker that checks whole files.
  */
 const INITIAL = 170_000;
 const LATER = 40_000;
@@ -34,6 +34,19 @@ const sourceOf = (outputs, name) => {
   return Object.keys(inputs).at(-1) ?? sourceOf(outputs, imports.at(-1).path);
 };
 
+/** The room that a part is reached from, where only one leads to it: what that has loaded is there by then. */
+const roomOf = (outputs, name, initial) => {
+  const from = Object.keys(outputs).filter(
+    (other) =>
+      !initial.has(other) &&
+      outputs[other].imports.some(({ path, kind }) => kind === 'dynamic-import' && path === name),
+  );
+  const fromFirst = [...initial].some((other) =>
+    outputs[other].imports.some(({ path, kind }) => kind === 'dynamic-import' && path === name),
+  );
+  return !fromFirst && from.length === 1 ? from[0] : undefined;
+};
+
 /** Compares the gzipped scripts with the budgets, and ends the build when one is over. */
 export const checkSizes = (folder) => {
   const outputs = readOutputs(folder);
@@ -58,8 +71,10 @@ export const checkSizes = (folder) => {
     const source = sourceOf(outputs, name);
     // A worker shares nothing with the page.
     const worker = name.startsWith('worker-');
+    const room = worker ? undefined : roomOf(outputs, name, initial);
+    const there = room === undefined ? new Set() : closure(outputs, room);
     const own = [...closure(outputs, name)].filter(
-      (each) => worker || !(initial.has(each) || behind.has(each)),
+      (each) => worker || !(initial.has(each) || behind.has(each) || there.has(each)),
     );
     if (own.length > 0)
       rows.push([source, packed(own), source.endsWith('backup.worker.ts') ? CHECKING_WORKER : ROOM]);

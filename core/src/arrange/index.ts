@@ -68,3 +68,4 @@ export {
   SPREADS,
 } from './spread';
 export { suitLayout, type SuitLayout, type SuitRow } from './suitLayout';
+export { exampleCard, headWay, type HeadWay, headWays } from './headWay';

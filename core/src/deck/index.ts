@@ -78,3 +78,4 @@ export {
   seamOf,
   stackNumberAt,
 } from './offset';
+export { type SumLine } from './sumLine';

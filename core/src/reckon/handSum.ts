@@ -1,21 +1,10 @@
+import { add, result, start, SumLine } from '../deck/sumLine';
 import { Card } from '../deck/card';
 import { showCard } from '../deck/notation';
 import { Order, placeOf } from '../deck/order';
 import { offsetOf } from '../deck/offset';
 
-/** One line of a sum done in the head: an amount that is added, or a result that has been reached. */
-export interface SumLine {
-  readonly amount: number;
-  readonly role: 'start' | 'add' | 'result';
-  readonly words: string;
-}
-
-/** The number that a sum begins with. */
-export const start = (amount: number, words: string): SumLine => ({ amount, role: 'start', words });
-/** A number that is added; below 0 it is taken away. */
-export const add = (amount: number, words: string): SumLine => ({ amount, role: 'add', words });
-/** What has been reached. */
-export const result = (amount: number, words: string): SumLine => ({ amount, role: 'result', words });
+export { add, result, start, type SumLine };
 
 /**
  * Where a card lies, as a sum: its stack number less the face card's, and once round the pack where that is

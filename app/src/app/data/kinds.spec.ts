@@ -215,6 +215,7 @@ const ROWS: Readonly<Record<string, fc.Arbitrary<unknown>>> = {
       directions: fc.subarray(['number', 'card', 'after', 'before', 'around', 'mate']),
       newCards: fc.nat(60),
       minutes: fc.integer({ min: 1, max: 120 }),
+      way: fc.constant('anchors A, 7, steps of 8'),
       pace: fc.constant({ fluent: 1500, quick: 700, slow: 4000 }),
       sums: fc.constant({ kinds: ['how far off'], wanted: 4000 }),
     },

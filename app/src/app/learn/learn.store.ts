@@ -1,5 +1,6 @@
-import { computed, inject, Injectable, signal } from '@angular/core';
+import { computed, inject, Injectable, signal, untracked } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { HeadWay, headWays, ORDER_RULES } from '@enumeron/core/arrange';
 import { Card } from '@enumeron/core/deck';
 import {
   blocksOf,
@@ -65,9 +66,25 @@ export class LearnStore {
   readonly order = computed(() => this.orders.find(this.orderId())?.cards ?? this.pack.home());
   private readonly origin = computed(() => this.orders.find(this.orderId())?.origin);
 
-  readonly settings = computed(
-    () => this.rows.at(placeOf(LEARNING, this.orderId()))() ?? usualLearning(this.orderId()),
+  /** Ways to work out the order in the head, where it was made by rule. */
+  readonly headWays = computed<readonly HeadWay[]>(() =>
+    this.origin()?.kind === 'rule' ? headWays(this.order()) : [],
   );
+  /** The way that was chosen, or the easiest. */
+  readonly headWay = computed(() => {
+    const chosen = this.settings().way;
+    return this.headWays().find(({ name }) => name === chosen) ?? this.headWays().at(0);
+  });
+  /** Whether it is computed and not memorised: a sum tells every card. */
+  readonly isComputed = computed(() => {
+    const origin = this.origin();
+    return origin?.kind === 'rule' && ORDER_RULES[origin.rule.kind].head !== undefined;
+  });
+  readonly settings = computed<LearningRow>(() => {
+    const id = this.orderId();
+    const row = this.rows.at(placeOf(LEARNING, id))();
+    return row ?? { ...usualLearning(id), ...(this.isComputed() ? { directions: [] } : {}) };
+  });
   readonly practice = this.rows.only(PRACTICE_PLACE);
   readonly scheduleRow = computed(() => this.rows.at(placeOf(SCHEDULES, this.orderId()))());
   readonly scheduleSettings = computed<ScheduleSettings>(() => {
@@ -241,9 +258,9 @@ export class LearnStore {
 
   /** Changes how the order in hand is learnt. */
   set(part: Partial<Omit<LearningRow, 'id'>>): void {
-    const id = this.orderId();
+    const [id, base] = [this.orderId(), untracked(this.settings)];
     void this.journal.commit('change how the order is learnt', [placeOf(LEARNING, id)], ([row]) => [
-      { ...(row ?? usualLearning(id)), ...part },
+      { ...(row ?? base), ...part },
     ]);
   }
 }

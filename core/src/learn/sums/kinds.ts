@@ -19,6 +19,7 @@ import {
   MATE_PLACE,
   PLACE_AFTER_CUT,
 } from './turned';
+import { CARD_OF_NUMBER, STACK_NUMBER } from './worked';
 
 /** Every kind of sum. To add one: its constant, and its name here. */
 export const SUM_KINDS: readonly SumKind[] = [
@@ -38,6 +39,8 @@ export const SUM_KINDS: readonly SumKind[] = [
   COMPOSED,
   MISSING_CARD,
   TOP_TO_PLACE,
+  STACK_NUMBER,
+  CARD_OF_NUMBER,
 ];
 
 export const sumKind = (name: string): SumKind | undefined => SUM_KINDS.find((kind) => kind.name === name);

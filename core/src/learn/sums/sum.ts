@@ -2,16 +2,16 @@ import { Bank } from '../../deck/bank';
 import { mod } from '../../deck/mod';
 import { Order } from '../../deck/order';
 import { below, Rng } from '../../deck/rng';
-import { Rule } from '../../arrange/rule';
+import { HeadWay } from '../../arrange/headWay';
 import { SumLine } from '../../reckon/handSum';
 import { Asks } from '../entry';
 import { Said } from '../said';
 
-/** The order that sums are asked of, its bank and the rule that computes it, where it has them. */
+/** The order that sums are asked of, its bank, and how its stack numbers are worked out, where it has them. */
 export interface SumPack {
   readonly home: Order;
   readonly bank?: Bank;
-  readonly rule?: Rule;
+  readonly way?: HeadWay;
 }
 
 /** What makes a sum hard: going once round the pack, a ten to cross, a third step. */

@@ -1,6 +1,8 @@
+import { headWays } from '../../arrange/headWay';
+import { orderByRule } from '../../arrange/rule';
 import { Card, cardOf, mateOf, rankOf, secondOf, suitOf } from '../../deck/card';
 import { numberOrder, Order } from '../../deck/order';
-import { Rng, seededRng, shuffled } from '../../deck/rng';
+import { below, Rng, seededRng, shuffled } from '../../deck/rng';
 import { applyMove } from '../../moves/move';
 import { cut } from '../../moves/cut';
 import { PATTERNS } from '../../reckon/patterns/patterns';
@@ -146,6 +148,14 @@ const CHECKS: Readonly<Record<string, (pack: SumPack, inputs: Inputs, sum: Sum) 
     const told = { above: home[above - 1], below: home[(above + 1) % home.length] };
     expect(answerOf('gap', told, pack, home)).toContain(showSaid(truth));
   },
+  'stack number': ({ home }, [place], { truth, lines }) => {
+    expect(numberOf(truth)).toBe(place);
+    expect(numberOf(truth)).toBe(counted(home, home[place - 1]));
+    expect(lines.length).toBeGreaterThan(1);
+  },
+  'card of a stack number': ({ home }, [place], { truth }) => {
+    expect(cardOfSaid(truth)).toBe(home[place - 1]);
+  },
   'weaves to a place': ({ home }, [place], { truth }) => {
     const weaves = truth.kind === 'weaves' ? truth.weaves : [];
     const after = weaves.reduce((now, weave) => applyMove(now, { kind: 'weave', weave }), home);
@@ -157,6 +167,8 @@ const CHECKS: Readonly<Record<string, (pack: SumPack, inputs: Inputs, sum: Sum) 
 const packs = (rng: Rng): SumPack[] => {
   const bankCards = shuffled(numberOrder(), rng).slice(0, 10);
   const bank = { cards: bankCards, places: Array.from({ length: 10 }, (_, index) => index + 15) };
+  const outcome = orderByRule({ kind: 'rotating', first: below(rng, 52), step: 5, suits: [1, 3, 2, 0] });
+  const wheel = outcome.ok ? outcome.order : [];
   const rest = numberOrder().filter((card) => !bankCards.includes(card));
   const withBank = [...rest.slice(0, 14), ...bankCards, ...rest.slice(14)];
   return [
@@ -165,6 +177,7 @@ const packs = (rng: Rng): SumPack[] => {
     { home: shuffled([...numberOrder().slice(0, 30), secondOf(7), secondOf(9)], rng) },
     ...[3, 5, 17, 51].map((size) => ({ home: shuffled(numberOrder(), rng).slice(0, size) })),
     { home: withBank, bank },
+    { home: wheel, way: headWays(wheel)[0] },
   ];
 };
 
@@ -201,7 +214,7 @@ test.each(SUM_KINDS)('$name: the truth is what the cards do, and what Reckon say
 test('a kind is asked only where it can be: without a bank none of a bank, of two cards none at all', () => {
   const [full] = packs(seededRng(1));
   const names = kindsFor(full).map(({ name }) => name);
-  expect(names).toHaveLength(SUM_KINDS.length - 2);
+  expect(names).toHaveLength(SUM_KINDS.length - 4);
   expect(names).not.toContain('packet to card');
   expect(kindsFor({ home: [4, 5] })).toEqual([]);
   const loose = { cards: [0, 13, 26], places: [1, 2, 3], loose: true } as const;

@@ -1,7 +1,7 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { headRecipe } from '@enumeron/core/arrange';
+import { headRecipe, headWays } from '@enumeron/core/arrange';
 import { OrdersStore } from '../../data/orders.store';
 import { OrderRow } from '../../data/kinds/orders';
 import { PackStore } from '../../pack/pack.store';
@@ -14,6 +14,8 @@ import { PackCheck } from '../put/pack-check';
 import { CompareView } from './compare-view';
 import { OrderQuestion } from './order-question';
 import { PutInOrder } from '../put/put-in-order';
+import { HeadWayStore } from '../../pack/head-way.store';
+import { HeadWayList } from '../../shared/head-way-list';
 import { MissingPart } from '../../shared/missing-part';
 
 /** One order: its cards, how it was made, how to put a pack into it and whether a pack is in it. */
@@ -23,6 +25,7 @@ import { MissingPart } from '../../shared/missing-part';
     MissingPart,
     DatePipe,
     HeadRecipeView,
+    HeadWayList,
     NameForm,
     OrderActions,
     OrderProperties,
@@ -40,6 +43,7 @@ import { MissingPart } from '../../shared/missing-part';
 export class OrderView {
   private readonly store = inject(OrdersStore);
   private readonly pack = inject(PackStore);
+  private readonly ways = inject(HeadWayStore);
 
   /** From the address; without one, the order that the pack is in. */
   readonly id = input<string>();
@@ -54,7 +58,17 @@ export class OrderView {
     const origin = this.order()?.origin;
     return origin?.kind === 'rule' ? headRecipe(origin.rule) : undefined;
   });
+  /** Ways to work it out, for an order that was made by rule; looked for where they are shown. */
+  protected readonly headWays = computed(() => {
+    const order = this.order();
+    return this.view() === 'rule' && order?.origin?.kind === 'rule' ? headWays(order.cards) : [];
+  });
+  protected readonly chosenWay = computed(() => this.ways.chosen(this.wanted()));
   protected readonly renaming = signal(false);
+
+  protected chooseWay(name: string): void {
+    this.ways.choose(this.wanted(), name, this.headRecipe() !== undefined);
+  }
 
   protected async rename(order: OrderRow, name: string): Promise<void> {
     this.renaming.set(false);

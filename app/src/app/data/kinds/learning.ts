@@ -11,6 +11,8 @@ export interface LearningRow {
   readonly newCards: number;
   /** How long a practice is, in minutes. */
   readonly minutes: number;
+  /** The way in which its stack numbers are worked out, by its name, where one was chosen. */
+  readonly way?: string;
   /** How fast is fast, where it is not as usual. */
   readonly pace?: Pace;
   /** Which kinds of sums are practised, and how fast one is wanted, in milliseconds. */
@@ -55,6 +57,7 @@ export const LEARNING: Kind<LearningRow> = {
         .required(),
       newCards: joi.number().integer().min(0).max(60).required(),
       minutes: joi.number().integer().min(1).max(120).required(),
+      way: joi.string().max(80),
       pace: joi.object({ fluent: ms, quick: ms, slow: ms }),
       sums: joi.object({ kinds: joi.array().items(joi.string().max(40)).max(100).required(), wanted: ms }),
     });

@@ -1,5 +1,5 @@
 import { TestBed } from '@angular/core/testing';
-import { provideRouter } from '@angular/router';
+import { provideRouter, Router } from '@angular/router';
 import { formatOrder, parsePart } from '@enumeron/core/deck';
 import {
   DAY,
@@ -16,16 +16,18 @@ import { parse } from 'papaparse';
 import { Card as FsrsCard, createEmptyCard, fsrs, Rating } from 'ts-fsrs';
 import { freshApp, until } from '../../../testing/fresh';
 import { runHere } from '../../../testing/jobs';
-import { FakeClock } from '../../../testing/learner';
+import { FakeClock, press } from '../../../testing/learner';
 import { render, Rendered } from '../../../testing/render';
 import { Database } from '../../data/database';
 import { ITEMS, itemKey } from '../../data/kinds/items';
 import { JOURNAL } from '../../data/kinds/journal';
-import { OrderRow } from '../../data/kinds/orders';
+import { OrderRow, ORDERS } from '../../data/kinds/orders';
 import { ReviewRow, REVIEWS } from '../../data/kinds/reviews';
 import { SCHEDULES } from '../../data/kinds/schedules';
 import { OrdersStore } from '../../data/orders.store';
+import { sampleOrders } from '../../data/sample';
 import { TIDEMARK } from '../../data/tidemark';
+import { HeadWayStore } from '../../pack/head-way.store';
 import { PackStore } from '../../pack/pack.store';
 import { Clock } from '../../shared/clock';
 import { RUN_JOB } from '../../workers/jobs';
@@ -302,4 +304,32 @@ test('what is learnt of a deleted order stays as long as deleting it can be undo
   await orphans.sweep();
   expect((await memories()).size).toBe(0);
   expect(await db.rows(REVIEWS).count()).toBe(0);
+});
+
+test('an order by rule is worked out and not memorised; the way that is chosen is followed', async () => {
+  const [wheel] = sampleOrders().filter(({ name }) => name === 'Nine-five wheel');
+  await db.rows(ORDERS).put(wheel);
+  await TestBed.inject(PackStore).use(wheel);
+  await until(() => store.isRead() && store.orderId() === wheel.id && store.isComputed());
+  expect(store.plan().items).toEqual([]);
+  const today = await render(Today);
+  expect(today.text()).toContain('Practise the sum');
+  const navigate = jest.spyOn(TestBed.inject(Router), 'navigate').mockResolvedValue(true);
+  press('Enter');
+  expect(navigate.mock.calls[0][0]).toEqual(['/learn/sums/practise']);
+  const radios = today.all('input[type=radio]') as HTMLInputElement[];
+  expect(radios).toHaveLength(store.headWays().length);
+  expect(radios[0].checked).toBe(true);
+  radios[2].click();
+  await today.fixture.whenStable();
+  const way = store.headWays()[2];
+  expect(store.headWay()).toEqual(expect.objectContaining({ name: way.name }));
+  expect(today.text()).toContain(way.says);
+  today.fixture.destroy();
+  expect(TestBed.inject(HeadWayStore).chosen(wheel.id)).toBe(way.name);
+  // By heart where the user asks.
+  const page = await render(LearnSettings);
+  await page.click('card to number');
+  expect(store.plan().items).toHaveLength(52);
+  expect(store.settings().way).toBe(way.name);
 });

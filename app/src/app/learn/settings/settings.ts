@@ -14,6 +14,7 @@ import {
   scheduleChange,
   ScheduleSettings,
 } from '@enumeron/core/learn';
+import { HeadWayList } from '../../shared/head-way-list';
 import { once } from '../../shared/once';
 import { History } from '../history';
 import { LearnStore } from '../learn.store';
@@ -28,7 +29,7 @@ const seconds = (ms: number): string => (ms / 1000).toString();
 /** How the order is learnt: days, blocks and directions, what is fast, the schedule, and files of all that. */
 @Component({
   selector: 'en-learn-settings',
-  imports: [LearnFiles, MatButton],
+  imports: [HeadWayList, LearnFiles, MatButton],
   providers: [History, Rescheduling],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './settings.html',
@@ -78,7 +79,7 @@ export class LearnSettings {
     const next = directions.includes(direction)
       ? directions.filter((each) => each !== direction)
       : this.allDirections.filter((each) => each === direction || directions.includes(each));
-    if (next.length > 0) this.store.set({ directions: next });
+    if (next.length > 0 || this.store.isComputed()) this.store.set({ directions: next });
   }
 
   protected setNew(field: HTMLInputElement): void {

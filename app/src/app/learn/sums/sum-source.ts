@@ -35,6 +35,8 @@ export class SumSource extends Source {
   private readonly clock = inject(Clock);
   /** The way of Reckon that is practised, where it was opened from there. */
   private way: string | null = null;
+  /** The kinds that are practised by their names, where the address has them. */
+  private named: readonly string[] = [];
 
   override readonly back = '/learn/sums';
   override readonly title = computed(() => `Sums, ${this.store.name()}`);
@@ -53,17 +55,20 @@ export class SumSource extends Source {
   }
 
   override get what(): string {
-    return this.way === null ? 'sums' : `sums of ${this.way}`;
+    const named = this.named.length > 0 ? `sums: ${this.named.join()}` : 'sums';
+    return this.way === null ? named.slice(0, 40) : `sums of ${this.way}`;
   }
 
   override begin(query: ParamMap): void {
     this.way = query.get('way');
+    this.named = (query.get('kinds') ?? '').split(',').filter((name) => name !== '');
     this.rng = seededRng(Math.floor(this.clock.now()) % 2 ** 31);
     this.last.clear();
   }
 
   /** The kinds that are practised here: those of the way, as far as the order has them. */
   private kinds(): readonly SumKind[] {
+    if (this.named.length > 0) return this.sums.kinds().filter(({ name }) => this.named.includes(name));
     if (this.way === null) return this.sums.chosen();
     const own = kindsOfWay(this.way);
     return this.sums.kinds().filter((kind) => own.includes(kind));

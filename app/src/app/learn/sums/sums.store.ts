@@ -45,10 +45,11 @@ export class SumsStore {
 
   readonly pack = computed<SumPack>(() => {
     const origin = this.orders.find(this.store.orderId())?.origin;
+    const way = this.store.headWay();
     return {
       home: this.store.order(),
       ...(origin?.kind === 'bank' ? { bank: origin.bank } : {}),
-      ...(origin?.kind === 'rule' ? { rule: origin.rule } : {}),
+      ...(way ? { way } : {}),
     };
   });
   readonly kinds = computed(() => kindsFor(this.pack()));

@@ -4,6 +4,8 @@ import { Router, RouterLink } from '@angular/router';
 import { bySuit } from '@enumeron/core/deck';
 import { CardFace } from '../../shared/card-face';
 import { CardText } from '../../shared/card-text';
+import { HeadWayList } from '../../shared/head-way-list';
+import { MissingPart } from '../../shared/missing-part';
 import { once } from '../../shared/once';
 import { LearnStore } from '../learn.store';
 import { startByEnter } from '../start-by-enter';
@@ -16,7 +18,7 @@ const MINUTE = 60_000;
 /** What is due today, how long it takes, and the start; below, how far each card is. */
 @Component({
   selector: 'en-today',
-  imports: [CardFace, CardText, MatButton, NextDays, RouterLink],
+  imports: [CardFace, CardText, HeadWayList, MatButton, MissingPart, NextDays, RouterLink],
   providers: [MovedItems, OtherOrders],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './today.html',
@@ -50,13 +52,23 @@ export class Today {
   );
   protected readonly blocks = computed(() => this.store.plan().blocks.length);
 
+  /** Whether nothing is asked by heart: the order is worked out, and the sum is what is practised. */
+  protected readonly bySum = computed(
+    () => this.store.isComputed() && this.store.settings().directions.length === 0,
+  );
+
   constructor() {
     startByEnter(() => {
-      if (!this.nothing()) void this.start();
+      if (this.bySum() || !this.nothing()) void this.start();
     });
   }
 
   protected async start(): Promise<void> {
+    if (this.bySum()) {
+      const kinds = 'stack number,card of a stack number';
+      await this.router.navigate(['/learn/sums/practise'], { queryParams: { kinds } });
+      return;
+    }
     const shared = this.others.all().some(({ due }) => due > 0);
     const queryParams = shared ? { minutes: this.others.ownMinutes() } : {};
     await this.router.navigate(['/learn/practise'], { queryParams });

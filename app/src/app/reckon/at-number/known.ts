@@ -5,19 +5,20 @@ import { handSum, placeSum } from '@enumeron/core/reckon';
 import { PackStore } from '../../pack/pack.store';
 import { WantedStore } from '../../pack/wanted.store';
 import { HandSum } from '../../shared/hand-sum';
+import { HeadSum } from '../answer/head-sum';
 import { KnownList, ShownFact } from '../answer/known-list';
 
 /** What follows from what was seen, and the sum that gets there in the head. */
 @Component({
   selector: 'en-known',
-  imports: [HandSum, KnownList, RouterLink],
+  imports: [HandSum, HeadSum, KnownList, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './known.html',
   styleUrl: './known.scss',
 })
 export class Known {
   private readonly pack = inject(PackStore);
-  private readonly wanted = inject(WantedStore);
+  protected readonly wanted = inject(WantedStore);
 
   protected readonly lead = computed(() =>
     this.pack.offset() === undefined

@@ -1,0 +1,11 @@
+import { Type } from '@angular/core';
+import { Route } from '@angular/router';
+import { Practice } from './practice';
+import { Source } from './source';
+
+/** A practice with questions from a source, at an address that ends so. */
+export const drillRoute = (path: string, source: Type<Source>): Route => ({
+  path,
+  providers: [Practice, { provide: Source, useClass: source }],
+  loadComponent: () => import('./drill').then((module) => module.Drill),
+});
