@@ -1,3 +1,4 @@
+import { benchLearner } from './learner';
 import {
   ALL_HANDLINGS,
   applyMove,
@@ -100,3 +101,5 @@ const worlds = performance.now();
 const all = deduce(home, pairs)?.states ?? 0;
 console.log(`worlds per second ${(all / (performance.now() - worlds) / 1000).toFixed(2)} million, of ${all}`);
 measure('every pair of a card and a number', () => handlingMap(home, ALL_HANDLINGS));
+
+benchLearner();

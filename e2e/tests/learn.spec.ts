@@ -1,5 +1,5 @@
-import { expect, test } from './enumeron';
-import { answer, asked, meet } from './learner';
+import { expect, test, TIDEMARK } from './enumeron';
+import { answer, asBeginner, asked, meet } from './learner';
 import { smallTargets } from './targets';
 
 test('a first practice by keyboard alone, left and gone on with after a reload', async ({
@@ -8,7 +8,8 @@ test('a first practice by keyboard alone, left and gone on with after a reload',
 }) => {
   await enumeron.open('/reckon');
   await page.keyboard.press('2');
-  await expect(page.getByText('5 new cards')).toBeVisible();
+  await asBeginner(page);
+  await page.getByRole('heading', { name: 'Today, Tidemark' }).click();
   await page.keyboard.press('Enter');
   await expect(page.getByText('A new card')).toBeVisible();
   await expect(page.locator('.slot')).toHaveCount(0);
@@ -34,6 +35,109 @@ test('a first practice by keyboard alone, left and gone on with after a reload',
   await expect(page).toHaveURL(/reckon/);
 });
 
+test('each drill by keyboard alone: sums, the weakest ten, a glimpse, a run, and the real pack dealt along', async ({
+  page,
+  enumeron,
+}) => {
+  await enumeron.open('/learn/sums');
+  await expect(page.getByRole('table')).toBeVisible();
+  await page.keyboard.press('Enter');
+  // Whatever is asked: keys that no answer begins with change nothing, and some wrong or right answer is taken.
+  for (let count = 1; count <= 4; count++) {
+    await expect(page.locator('.typed')).toBeVisible();
+    const question = (await page.locator('.question').textContent()) ?? '';
+    await page.keyboard.press('z');
+    const keys = question.startsWith('Which weaves')
+      ? 'i'
+      : /which card|one card/i.test(question)
+        ? '2s'
+        : '12';
+    for (const key of keys) await page.keyboard.press(key);
+    if (await page.locator('.typed').isVisible()) await page.keyboard.press('Enter');
+    await expect(page.locator('.far')).toContainText(`${count.toString()} answered`);
+    if (await page.getByRole('region', { name: 'The truth' }).isVisible()) {
+      await expect(page.locator('en-hand-sum')).toBeVisible();
+      await page.keyboard.press('Enter');
+    }
+  }
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('heading', { name: 'Sums, Tidemark' })).toBeVisible();
+
+  await enumeron.open('/learn/standing');
+  await page.getByRole('button', { name: 'Drill these 10' }).press('Enter');
+  await answer(page, 1);
+  await page.keyboard.press('Escape');
+  await expect(page).toHaveURL(/learn\/standing$/);
+
+  await enumeron.open('/learn/busy');
+  await page.getByRole('link', { name: 'Glimpse' }).press('Enter');
+  await expect(page.locator('.typed')).toBeVisible();
+  const { keys } = await asked(page);
+  await expect(page.getByText('It was shown for a moment.')).toBeAttached();
+  for (const key of keys.toLowerCase()) await page.keyboard.press(key);
+  if (/^[1-5]$/.test(keys)) await page.keyboard.press('Enter');
+  await expect(page.locator('.far')).toContainText('1 answered');
+  await page.keyboard.press('Escape');
+
+  await page.getByRole('link', { name: 'Deal along' }).press('Enter');
+  await expect(page.getByText('card 1 of 52')).toBeVisible();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowLeft');
+  await expect(page.locator('.far')).toContainText('1 of 2 right');
+  await page.keyboard.press('Escape');
+
+  await enumeron.open('/learn/run');
+  await page.getByRole('heading', { name: /Run the order/ }).click();
+  await page.keyboard.press('Enter');
+  await expect(page.locator('.far')).toContainText('0 of 52');
+  for (const card of TIDEMARK) for (const key of card.toLowerCase()) await page.keyboard.press(key);
+  await expect(page.getByText('No card was wrong.')).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('row', { name: /typed/ }).first()).toBeVisible();
+});
+
+test('a way of Reckon is practised from there', async ({ page, enumeron }) => {
+  await enumeron.open('/reckon/composed-card');
+  await page
+    .getByRole('button', { name: /example/i })
+    .first()
+    .click();
+  await page.getByRole('link', { name: 'Practise this' }).click();
+  await expect(page.locator('.question')).toContainText('They name a third card');
+});
+
+test('the spoken drill speaks with a voice of the device, and pauses', async ({ page, enumeron }) => {
+  await page.addInitScript(() => {
+    const said: string[] = [];
+    Object.assign(window, {
+      said,
+      SpeechSynthesisUtterance: class {
+        constructor(readonly text: string) {}
+      },
+    });
+    Object.defineProperty(window, 'speechSynthesis', {
+      value: {
+        getVoices: () => [{ localService: true, lang: 'en-GB' }],
+        addEventListener: () => undefined,
+        cancel: () => undefined,
+        speak: (utterance: { text: string; onend: () => void }) => {
+          said.push(utterance.text);
+          setTimeout(() => utterance.onend(), 20);
+        },
+      },
+    });
+  });
+  await enumeron.open('/learn/busy/spoken/practise');
+  await page.keyboard.press('1');
+  const said = (): Promise<string[]> => page.evaluate(() => (window as unknown as { said: string[] }).said);
+  await expect(async () => expect((await said()).length).toBeGreaterThanOrEqual(4)).toPass();
+  expect((await said())[0]).toMatch(/\?$/);
+  await page.keyboard.press('Space');
+  await expect(page.getByRole('button', { name: /Go on/ })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('heading', { name: /Hands busy/ })).toBeVisible();
+});
+
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
 
@@ -42,6 +146,7 @@ test.describe('on a phone', () => {
     enumeron,
   }) => {
     await enumeron.open('/learn');
+    await asBeginner(page);
     await page.getByRole('button', { name: /Start/ }).tap();
     for (let count = 1; count <= 8; count++) {
       await meet(page, true);

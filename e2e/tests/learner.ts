@@ -38,3 +38,10 @@ export const answer = async (page: Page, count: number): Promise<void> => {
   if (/^[1-5]$/.test(keys)) await page.keyboard.press('Enter');
   await expect(page.locator('.far')).toContainText(`${count.toString()} answered`);
 };
+
+/** Opens Learn as if nothing had been learnt: the sample practice is taken away. */
+export const asBeginner = async (page: Page): Promise<void> => {
+  await page.getByRole('button', { name: 'Take the sample away' }).click();
+  await expect(page.getByText('due, 5 new cards')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Take the sample away' })).toHaveCount(0);
+};

@@ -134,6 +134,23 @@ test('each script and worker may be refused once: the place is reached, and what
   for (const fact of ['somewhere', 'lift 9S', 'somewhere', 'cuts JH 2D']) await ask(page, fact);
   await patiently(page, page.locator('section[aria-label=Known] dd').first());
 
+  // What Learn writes: answers, the calendar, and images.
+  for (const [path, name] of [
+    ['/learn/settings', 'Answers, CSV'],
+    ['/learn/settings', 'Practice days, iCalendar'],
+    ['/learn/images', 'Save as CSV'],
+  ] as const) {
+    await page.goto(path);
+    const button = page.getByRole('button', { name });
+    await patiently(page, button);
+    saved = '';
+    for (let tries = 0; tries < 20 && saved === ''; tries++) {
+      await button.click();
+      await page.waitForTimeout(900);
+    }
+    expect(saved).not.toBe('');
+  }
+
   await manyOrders(page);
   await page.goto('/arrange');
   await patiently(page, page.locator('en-long-list en-order-entry').first());

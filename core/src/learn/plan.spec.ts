@@ -7,10 +7,10 @@ import { DAY, dayStart } from './day';
 import { Grade } from './grade';
 import { itemId, itemsOf } from './item';
 import { dueItems, freshItems, Memories, newItems, nextItem, openBlocks, Plan, Standing } from './plan';
-import { Memory, scheduleBy } from './schedule';
+import { Memory, SCHEDULE, scheduleBy } from './schedule';
 
 const order = shuffled(numberOrder(), seededRng(21));
-const schedule = scheduleBy();
+const schedule = scheduleBy({ ...SCHEDULE, retention: 0.9 });
 const plan: Plan = {
   order,
   items: itemsOf(order),

@@ -37,7 +37,11 @@ export interface ScheduleSettings {
   readonly weights: readonly number[];
 }
 
-export const SCHEDULE: ScheduleSettings = { retention: 0.9, weights: default_w };
+/**
+ * The usual schedule. The retention is the one with which simulated learners (`npm run bench`) hold an order after the
+ * fewest answers.
+ */
+export const SCHEDULE: ScheduleSettings = { retention: 0.95, weights: default_w };
 
 /** Answers to an item that the schedule is run over. */
 export interface Graded {

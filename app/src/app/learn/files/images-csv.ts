@@ -1,4 +1,5 @@
 import { formatCard, parseCard } from '@enumeron/core/deck';
+import { parse, unparse } from 'papaparse';
 import { LONGEST_IMAGE } from '../../data/kinds/images';
 import { imageOf } from '../images.store';
 
@@ -6,10 +7,9 @@ import { imageOf } from '../images.store';
 const LARGEST = 108;
 
 /** Memory images as CSV: what each is of, and its words. */
-export const imagesCsv = async (images: ReadonlyMap<string, string>): Promise<string> => {
-  const { default: papa } = await import('papaparse');
+export const imagesCsv = (images: ReadonlyMap<string, string>): string => {
   const data = [...images].map(([id, words]) => ({ of: nameOf(id), words }));
-  return papa.unparse({ fields: ['of', 'words'], data }, { newline: '\n' });
+  return unparse({ fields: ['of', 'words'], data }, { newline: '\n' });
 };
 
 /** `card-7D_` is the image of 7D*, `number-15` that of 15. */
@@ -27,11 +27,10 @@ const idFor = (name: string): string | undefined => {
  * Images from CSV: a card or a number, and its words; what else stands in the row is left out. A row that cannot be
  * read is told with its line and left out.
  */
-export const parseImagesCsv = async (
+export const parseImagesCsv = (
   text: string,
-): Promise<{ readonly images: ReadonlyMap<string, string>; readonly problems: readonly string[] }> => {
-  const { default: papa } = await import('papaparse');
-  const { data } = papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
+): { readonly images: ReadonlyMap<string, string>; readonly problems: readonly string[] } => {
+  const { data } = parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
   const images = new Map<string, string>();
   const problems: string[] = [];
   for (const [index, [name = '', words = '']] of data.entries()) {

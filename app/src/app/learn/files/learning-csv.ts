@@ -10,6 +10,7 @@ import {
   showSaid,
   truthOf,
 } from '@enumeron/core/learn';
+import { unparse } from 'papaparse';
 import { ItemRow } from '../../data/kinds/items';
 import { ReviewRow } from '../../data/kinds/reviews';
 
@@ -33,9 +34,8 @@ const FIELDS = [
 type Row = Partial<Record<(typeof FIELDS)[number], string | number | boolean>>;
 
 /** CSV through the library that other files are read with. */
-const write = async (fields: readonly string[], rows: readonly object[]): Promise<string> => {
-  const { default: papa } = await import('papaparse');
-  return papa.unparse({ fields: [...fields], data: rows as unknown[] }, { newline: '\n' });
+const write = (fields: readonly string[], rows: readonly object[]): string => {
+  return unparse({ fields: [...fields], data: rows as unknown[] }, { newline: '\n' });
 };
 
 /**
@@ -44,10 +44,7 @@ const write = async (fields: readonly string[], rows: readonly object[]): Promis
  *
  * @param rows answers and resets that stand, oldest first.
  */
-export const reviewsCsv = (
-  { name, order, schedule }: Learnt,
-  rows: readonly ReviewRow[],
-): Promise<string> => {
+export const reviewsCsv = ({ name, order, schedule }: Learnt, rows: readonly ReviewRow[]): string => {
   const by = scheduleBy(schedule);
   const memories = new Map<string, Memory>();
   const given = rows.map((row): Row => {
@@ -78,7 +75,7 @@ const ITEM_FIELDS = [
 const STATES = ['new', 'learning', 'held', 'learning again'] as const;
 
 /** Items as CSV: how well each is held. */
-export const itemsCsv = ({ name, order }: Learnt, rows: readonly ItemRow[]): Promise<string> =>
+export const itemsCsv = ({ name, order }: Learnt, rows: readonly ItemRow[]): string =>
   write(
     ITEM_FIELDS,
     rows.flatMap(({ item: id, memory, begun }) => {

@@ -1,3 +1,5 @@
+import { createEvents } from 'ics';
+
 /** A day on which something is to be practised. */
 export interface PracticeDay {
   /** The day where the user is. */
@@ -11,11 +13,7 @@ export interface PracticeDay {
  *
  * @returns the file's text, or undefined where there is nothing to enter.
  */
-export const practiceCalendar = async (
-  name: string,
-  days: readonly PracticeDay[],
-): Promise<string | undefined> => {
-  const { createEvents } = await import('ics');
+export const practiceCalendar = (name: string, days: readonly PracticeDay[]): string | undefined => {
   const events = days
     .filter(({ answers }) => answers > 0)
     .map(({ date, answers, minutes }) => {

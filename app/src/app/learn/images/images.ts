@@ -46,7 +46,7 @@ export class Images {
 
   protected readonly save = once('save the images', async () => {
     const { imagesCsv } = await this.scripts.load(() => import('../files/images-csv'));
-    download(await imagesCsv(this.images.all()), 'memory images.csv', 'text/csv');
+    download(imagesCsv(this.images.all()), 'memory images.csv', 'text/csv');
   });
 
   protected readonly load = once('read images', async (input: HTMLInputElement) => {
@@ -61,7 +61,7 @@ export class Images {
       this.notes.set(text.problems.map(sayProblem));
       return;
     }
-    const { images, problems } = await parseImagesCsv(text.text);
+    const { images, problems } = parseImagesCsv(text.text);
     if (images.size > 0) this.images.set(images);
     this.notes.set([
       images.size === 1

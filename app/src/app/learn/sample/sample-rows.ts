@@ -118,7 +118,7 @@ const runsDone = (today: number): RunRow[] =>
     ...{ id: `sample-run-${index}`, order: TIDEMARK.id, at: today - days * DAY + EVENING + 12 * MINUTE },
     ...{ way: 'forwards', from: 1, wrong: [[20, 31, 33], [31], []][index], sample: true },
     splits: order.map((_, card) =>
-      Math.round((card + 1) * [2600, 2100, 1750][index] * (1 + 0.1 * Math.sin(card))),
+      Math.round([2600, 2100, 1750][index] * (card + 1 + 0.4 * Math.sin(2.1 * card) + (card > 30 ? 2 : 0))),
     ),
   }));
 

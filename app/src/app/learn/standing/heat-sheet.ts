@@ -28,8 +28,8 @@ const SLOWEST = 5000;
       }
     </div>
     <p class="note">
-      The median of the last five right answers in seconds, and how many of the last ten were wrong (×). Dark
-      is fluent; what is not is hatched on the rail.
+      The median of the last five right answers in seconds, and how many of the last ten were wrong (×). The
+      longer the bar, the faster; framed is fluent, and what is not is hatched on the rail.
     </p>
     @for (row of rows(); track $index) {
       <ul>

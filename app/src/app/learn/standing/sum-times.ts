@@ -13,28 +13,30 @@ import { SumsStore } from '../sums/sums.store';
       <p class="note">
         The median of your right answers; the dashed line is the wanted time, {{ sums.wanted() / 1000 }} s.
       </p>
-      <table class="bars">
-        <thead class="spoken">
-          <tr>
-            <th scope="col">Kind</th>
-            <th scope="col">Median</th>
-            <th scope="col">Answers</th>
-          </tr>
-        </thead>
-        <tbody>
-          @for (row of rows(); track row.name) {
+      <div class="scroll" tabindex="0" role="region" aria-label="Times of sums">
+        <table class="bars">
+          <thead class="spoken">
             <tr>
-              <th scope="row">{{ row.name }}</th>
-              <td>{{ row.seconds }} s</td>
-              <td class="picture" aria-hidden="true">
-                <span class="time" [style.width.%]="row.part"></span>
-                <span class="limit" [style.left.%]="limit()"></span>
-              </td>
-              <td>{{ row.answers }}</td>
+              <th scope="col">Kind</th>
+              <th scope="col">Median</th>
+              <th scope="col">Answers</th>
             </tr>
-          }
-        </tbody>
-      </table>
+          </thead>
+          <tbody>
+            @for (row of rows(); track row.name) {
+              <tr>
+                <th scope="row">{{ row.name }}</th>
+                <td>{{ row.seconds }} s</td>
+                <td class="picture" aria-hidden="true">
+                  <span class="time" [style.width.%]="row.part"></span>
+                  <span class="limit" [style.left.%]="limit()"></span>
+                </td>
+                <td>{{ row.answers }}</td>
+              </tr>
+            }
+          </tbody>
+        </table>
+      </div>
     }`,
   styleUrl: './_chart.scss',
   styles: `
