@@ -71,25 +71,33 @@ test('reckon, the map of all pairs', async ({ enumeron }) => {
 });
 
 /** Some cards are begun, the first of them held. */
-const learnSome = async (enumeron: Enumeron): Promise<void> => {
-  const { page } = enumeron;
-  await enumeron.open('/learn/practise');
-  await expect(page.getByText('A new card')).toBeVisible();
-  for (let count = 1; count <= 14; count++) await answer(page, count);
-};
-
 test('learn', async ({ enumeron, page }) => {
-  await learnSome(enumeron);
-  await page.keyboard.press('Escape');
-  await expect(page.getByRole('heading', { name: 'Today, Tidemark' })).toBeVisible();
+  await enumeron.open('/learn');
+  await page.getByText('As a table').waitFor();
   await shoot(enumeron, 'learn');
+});
+
+test('learn, how it stands', async ({ enumeron, page }) => {
+  await enumeron.open('/learn');
+  await page.getByRole('link', { name: 'How it stands' }).click();
+  await page.getByText('From your last').waitFor();
+  await shoot(enumeron, 'learn-standing');
+});
+
+test('learn, sums', async ({ enumeron, page }) => {
+  await enumeron.open('/learn');
+  await page.getByRole('link', { name: 'Sums' }).click();
+  await page.getByRole('table').waitFor();
+  await shoot(enumeron, 'learn-sums');
 });
 
 test.describe('a practice on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, colorScheme: 'dark' });
 
   test('learn, a practice, phone', async ({ enumeron, page }) => {
-    await learnSome(enumeron);
+    await enumeron.open('/learn');
+    await page.getByRole('button', { name: /Start/ }).click();
+    await answer(page, 1);
     await meet(page);
     await page.screenshot({ path: join(FOLDER, 'learn-phone.png') });
   });
@@ -130,18 +138,6 @@ test('arrange, sorting guide', async ({ enumeron, page }) => {
   await enumeron.open('/arrange/sample-tidemark/sort');
   await page.getByRole('textbox', { name: 'type it' }).pressSequentially('7D');
   await shoot(enumeron, 'arrange-sorting');
-});
-
-test('arrange, a question of every cut', async ({ enumeron, page }) => {
-  await enumeron.open('/arrange/sample-nine-five-wheel/ask');
-  await page.getByLabel('Does this hold for every cut?').selectOption('composed card');
-  await page.getByRole('button', { name: /^cut 7,/ }).click();
-  await shoot(enumeron, 'arrange-ask');
-});
-
-test('arrange, two orders side by side', async ({ enumeron }) => {
-  await enumeron.open('/arrange/sample-twin-harbours/compare');
-  await shoot(enumeron, 'arrange-compare');
 });
 
 test('arrange, check of the pack', async ({ enumeron, page }) => {

@@ -1,4 +1,8 @@
-import { Room } from '../shared/room';
+import { Room, WayIn } from '../shared/room';
+
+const way = (path: string, name: string, words: string): WayIn => ({
+  ...{ path, name, words, seen: '', asked: '' },
+});
 
 export const LEARN: Room = {
   key: '2',
@@ -6,5 +10,13 @@ export const LEARN: Room = {
   path: 'learn',
   words: 'Do I know it cold?',
   line: 'table',
+  ways: [
+    way('practise', 'Practise what is due', 'practise'),
+    way('sums', 'Sums', 'sums'),
+    way('run', 'Run the order', 'run the order'),
+    way('busy', 'Hands busy', 'hands busy'),
+    way('standing', 'How it stands', 'how it stands'),
+    way('images', 'Memory images', 'images'),
+  ],
   load: () => import('./learn.routes').then((module) => module.LEARN_ROUTES),
 };
