@@ -3,6 +3,7 @@ import { Page } from '@playwright/test';
 import { expect, test } from './enumeron';
 import { smallTargets } from './targets';
 import { GROUPS, openView, VIEWS } from './views';
+import { walk } from './walk';
 
 /** How a view is looked at: each theme, one on a wide screen and one on a phone, and the widths that it must fit. */
 const LOOKS = [
@@ -10,12 +11,18 @@ const LOOKS = [
   { colorScheme: 'dark', viewport: { width: 390, height: 844 }, widths: [390] },
 ] as const;
 
-/** Every view, opened once and looked at in both ways; on a phone a thumb must find each target. */
+/**
+ * Every view, opened once and looked at in both ways: Tab reaches every control and shows where it is, and on a phone a
+ * thumb finds each target.
+ */
 test.describe('every view in both themes, wide and on a phone', () => {
   test.use({ contextOptions: { reducedMotion: 'reduce' } });
 
   for (const group of GROUPS)
-    test(`axe finds nothing in ${group.map(({ name }) => name).join('; ')}`, async ({ enumeron, page }) => {
+    test(`axe finds nothing, and Tab reaches all, in ${group.map(({ name }) => name).join('; ')}`, async ({
+      enumeron,
+      page,
+    }) => {
       test.slow();
       for (const view of group)
         for (const [index, { colorScheme, viewport, widths }] of LOOKS.entries())
@@ -32,6 +39,11 @@ test.describe('every view in both themes, wide and on a phone', () => {
               violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html).join('\n')}`),
               view.name,
             ).toEqual([]);
+            if (index === 0) {
+              const { unreached, unshown, stops } = await walk(page);
+              expect({ unreached, unshown }, view.name).toEqual({ unreached: [], unshown: [] });
+              expect(stops).toBeGreaterThan(view.hasKeys ? 8 : 12);
+            }
             for (const width of widths) {
               await page.setViewportSize({ ...viewport, width });
               await expect

@@ -1,5 +1,5 @@
 export { type Band, FORECAST, type ForecastArgs, forecastOf, type ForecastRuns } from './forecast';
-export { type Blocks, blocksOf } from './blocks';
+export { type Blocks, blocksOf, parseEnds } from './blocks';
 export { type Asks, asksOf, EMPTY, pickCard, showTyped, type Typed, typeKey } from './entry';
 export { rightness, type Told, usualTime } from './speed';
 export { confusable, digitsExchanged } from './confusable';

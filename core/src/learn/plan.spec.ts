@@ -1,7 +1,7 @@
 import { Card } from '../deck/card';
 import { numberOrder } from '../deck/order';
 import { seededRng, shuffled } from '../deck/rng';
-import { blocksOf } from './blocks';
+import { blocksOf, parseEnds } from './blocks';
 import { confusable } from './confusable';
 import { DAY, dayStart } from './day';
 import { Grade } from './grade';
@@ -63,6 +63,23 @@ test('blocks are the whole order, each card once, by size or as the order was ma
     10, 10, 10, 10, 10, 2,
   ]);
   expect(blocksOf(order, { kind: 'own' })).toHaveLength(4);
+  for (const [ends, sizes] of [
+    [
+      [10, 20, 35],
+      [10, 10, 15, 17],
+    ],
+    [[52], [52]],
+    [
+      [5, 90],
+      [5, 47],
+    ],
+  ]) {
+    const own = blocksOf(order, { kind: 'ends', ends });
+    expect(own.flat()).toEqual(order);
+    expect(own.map(({ length }) => length)).toEqual(sizes);
+  }
+  expect(parseEnds(' 10, 20;35 ')).toEqual([10, 20, 35]);
+  for (const wrong of ['', '0 5', '5 5', '9 3', 'a', '1.5', '-3']) expect(parseEnds(wrong)).toBeUndefined();
   const half = blocksOf(order, { kind: 'own' }, { kind: 'rule', rule: { kind: 'palindrome', half: [] } });
   expect(half.map(({ length }) => length)).toEqual([26, 26]);
   const bank = { cards: order.slice(20, 30), places: [] };

@@ -211,7 +211,7 @@ const ROWS: Readonly<Record<string, fc.Arbitrary<unknown>>> = {
   learning: fc.record(
     {
       id: anyId,
-      blocks: fc.constantFrom({ kind: 'own' }, { kind: 'size', size: 10 }),
+      blocks: fc.constantFrom({ kind: 'own' }, { kind: 'size', size: 10 }, { kind: 'ends', ends: [10, 20] }),
       directions: fc.subarray(['number', 'card', 'after', 'before', 'around', 'mate']),
       newCards: fc.nat(60),
       minutes: fc.integer({ min: 1, max: 120 }),

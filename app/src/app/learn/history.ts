@@ -4,7 +4,7 @@ import { ReviewRow, REVIEWS } from '../data/kinds/reviews';
 import { Storage } from '../data/storage';
 
 /** So many answers are read at once; between them the page goes on. */
-const PART = 750;
+const PART = 1000;
 
 /** All answers to an order's items, read in parts. */
 @Injectable()

@@ -86,6 +86,11 @@ const PAGES = [
       text-decoration: none;
       white-space: nowrap;
 
+      /* The row clips what stands out of it. */
+      &:focus-visible {
+        outline-offset: -3px;
+      }
+
       &[aria-current] {
         border-bottom-color: var(--petrol);
         color: var(--ink);

@@ -49,6 +49,10 @@ export const LEARNING: Kind<LearningRow> = {
             kind: joi.valid('size').required(),
             size: joi.number().integer().min(1).max(60).required(),
           }),
+          joi.object({
+            kind: joi.valid('ends').required(),
+            ends: joi.array().items(joi.number().integer().min(1).max(999)).min(1).max(30).required(),
+          }),
         )
         .required(),
       directions: joi

@@ -81,6 +81,18 @@ test('how an order is learnt can be changed, and the plan follows; nonsense is t
     expect(page.text()).toContain('a number from 0 to 60');
     expect(fieldsOf(page)[0].value).toBe('0');
   }
+  const blocks = page.find('select') as HTMLSelectElement;
+  blocks.value = 'ends';
+  blocks.dispatchEvent(new Event('change'));
+  await page.fixture.whenStable();
+  await change(page, '.wide', '7, 20');
+  expect(store.plan().blocks.map(({ length }) => length)).toEqual([7, 13, 32]);
+  await change(page, '.wide', '20, 7');
+  expect(page.text()).toContain('stack numbers that go up');
+  expect(store.plan().blocks).toHaveLength(3);
+  blocks.value = '60';
+  blocks.dispatchEvent(new Event('change'));
+  await page.fixture.whenStable();
   const [, quick, fluent, slow] = fieldsOf(page);
   const setTime = async (field: HTMLInputElement, text: string): Promise<void> => {
     field.value = text;

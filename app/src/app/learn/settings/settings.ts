@@ -10,6 +10,7 @@ import {
   MORE_DIRECTIONS,
   Pace,
   PACE,
+  parseEnds,
   SCHEDULE,
   scheduleChange,
   ScheduleSettings,
@@ -54,6 +55,11 @@ export class LearnSettings {
     const { blocks } = this.store.settings();
     return blocks.kind === 'size' ? blocks.size : undefined;
   });
+  /** After which stack numbers the user's own blocks end, as text; undefined where there are none. */
+  protected readonly blockEnds = computed(() => {
+    const { blocks } = this.store.settings();
+    return blocks.kind === 'ends' ? blocks.ends.join(', ') : undefined;
+  });
   protected readonly retention = computed(() => Math.round(this.store.scheduleSettings().retention * 100));
   protected readonly weights = computed(() => this.store.scheduleSettings().weights.join(', '));
   protected readonly isUsual = computed(() => {
@@ -89,7 +95,15 @@ export class LearnSettings {
   }
 
   protected setBlocks(size: string): void {
-    this.store.set({ blocks: size === 'own' ? { kind: 'own' } : { kind: 'size', size: Number(size) } });
+    if (size === 'ends') this.store.set({ blocks: { kind: 'ends', ends: [10, 20, 30, 40] } });
+    else this.store.set({ blocks: size === 'own' ? { kind: 'own' } : { kind: 'size', size: Number(size) } });
+  }
+
+  protected setEnds(field: HTMLInputElement): void {
+    const ends = parseEnds(field.value);
+    if (ends) this.store.set({ blocks: { kind: 'ends', ends } });
+    this.wrong.set(ends ? '' : 'Blocks end after stack numbers that go up: 10, 20, 35.');
+    field.value = this.blockEnds() ?? '';
   }
 
   /** A time in seconds; each must be longer than the one before. */

@@ -32,9 +32,9 @@ const SLOWEST = 5000;
       longer the bar, the faster; framed is fluent, and what is not is hatched on the rail.
     </p>
     @for (row of rows(); track $index) {
-      <ul>
+      <ul class="suits">
         @for (each of row; track each.card) {
-          <li [style.--fast]="each.fast" [class.fluent]="each.pace?.fluent">
+          <li [style.--part]="each.fast" [class.fluent]="each.pace?.fluent">
             <en-card [card]="each.card" />
             <span class="time">{{ each.time }}</span>
             @if (each.pace?.wrong; as wrong) {
@@ -45,7 +45,7 @@ const SLOWEST = 5000;
         }
       </ul>
     }`,
-  styleUrls: ['../page.scss', './_chart.scss', './heat-sheet.scss'],
+  styleUrls: ['../page.scss', '../chart.scss', './heat-sheet.scss'],
 })
 export class HeatSheet {
   readonly paces = input.required<ReadonlyMap<string, ItemPace>>();

@@ -1,5 +1,5 @@
 import { DatePipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { DAY, daySpeeds, Heard, speedBins } from '@enumeron/core/learn';
 import { scaleBand, scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
@@ -16,12 +16,16 @@ const DAYS = 40;
   imports: [DatePipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './speed-chart.html',
-  styleUrl: './_chart.scss',
+  styleUrl: '../chart.scss',
 })
 export class SpeedChart {
   readonly answers = input.required<readonly Heard[]>();
   /** In milliseconds. */
   readonly fluent = input.required<number>();
+
+  /** Whether a table was opened: it is made then. */
+  protected readonly binsOpen = signal(false);
+  protected readonly daysOpen = signal(false);
 
   private readonly clock = inject(Clock);
   protected readonly box = `0 0 ${WIDTH.toString()} ${(HEIGHT + BELOW).toString()}`;

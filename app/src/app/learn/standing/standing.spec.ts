@@ -110,6 +110,10 @@ test('how it stands: a verdict with its reason, each card with its time, slow on
   expect(marked()).not.toEqual(forNumbers);
   // Behind each picture there is a table with the same numbers.
   const answers = (await reviews()).filter(({ right }) => right).length;
+  const details = page.find('en-speed-chart details') as HTMLDetailsElement;
+  details.open = true;
+  details.dispatchEvent(new Event('toggle'));
+  await page.fixture.whenStable();
   const cells = page
     .all('en-speed-chart details:first-of-type td')
     .map(({ textContent }) => Number(textContent));

@@ -5,7 +5,7 @@ import { History } from '../history';
 import { LearnStore } from '../learn.store';
 
 /** The last answers of an order are shown, so many at most. */
-export const SHOWN = 2500;
+export const SHOWN = 2000;
 const heard = (
   { item, at, right, answered, ms, hinted, interrupted, before }: ReviewRow,
   schedule: Schedule,

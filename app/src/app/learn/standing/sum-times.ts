@@ -38,7 +38,7 @@ import { SumsStore } from '../sums/sums.store';
         </table>
       </div>
     }`,
-  styleUrl: './_chart.scss',
+  styleUrl: '../chart.scss',
   styles: `
     .bars {
       width: 100%;

@@ -50,7 +50,7 @@ const PAIRS = 8;
         }
       </ul>
     }`,
-  styleUrl: './_chart.scss',
+  styleUrl: '../chart.scss',
   styles: `
     ol,
     ul {

@@ -60,13 +60,10 @@ const [WIDTH, HEIGHT] = [300, 70];
     } @else {
       <p>{{ failed() ? 'A script is missing. Reload the page.' : 'Running the schedule forward …' }}</p>
     }`,
+  styleUrl: '../chart.scss',
   styles: `
-    h3 {
-      margin: 1.6rem 0 0.4rem;
-    }
     svg {
-      display: block;
-      width: 100%;
+      max-width: none;
       height: 76px;
     }
     rect {
@@ -81,23 +78,6 @@ const [WIDTH, HEIGHT] = [300, 70];
       min-height: 3em;
       margin: 0.4rem 0;
       color: var(--muted);
-    }
-    summary {
-      min-height: 44px;
-      color: var(--petrol);
-      line-height: 44px;
-      cursor: pointer;
-    }
-    table {
-      border-spacing: 14px 2px;
-      font: 0.9rem var(--mono);
-    }
-    th {
-      font-weight: 400;
-      text-align: left;
-    }
-    td {
-      text-align: right;
     }
   `,
 })

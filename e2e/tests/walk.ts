@@ -1,0 +1,77 @@
+import { Page } from '@playwright/test';
+
+/** What a control is called, where something is wrong with it. */
+interface Found {
+  readonly unreached: readonly string[];
+  readonly unshown: readonly string[];
+  readonly stops: number;
+}
+
+/**
+ * Walks the whole page by Tab and notes each stop. Cells of a grid are one stop, whose other cells the arrow
+ * keys reach, and so are the radio buttons of a set.
+ */
+export const walk = async (page: Page): Promise<Found> => {
+  await page.evaluate(() => {
+    const reached = new Set<Element>();
+    const unshown: string[] = [];
+    const nameOf = (element: Element): string =>
+      `${element.tagName.toLowerCase()} “${element.ariaLabel ?? element.textContent.trim().slice(0, 40)}”`;
+    const shows = (element: Element): boolean => {
+      // A field of Material, the ask line and a switch show it about them.
+      if (element.closest('mat-form-field, .line, mat-slide-toggle, mat-button-toggle')) return true;
+      const { outlineStyle, boxShadow } = getComputedStyle(element);
+      return outlineStyle !== 'none' || boxShadow !== 'none';
+    };
+    document.addEventListener('focusin', ({ target }) => {
+      const element = target as Element;
+      if (!reached.has(element) && !shows(element)) unshown.push(nameOf(element));
+      reached.add(element);
+    });
+    Object.assign(window, { walked: { reached, unshown, nameOf } });
+    (document.activeElement as HTMLElement | null)?.blur();
+  });
+  let stops = 0;
+  let still = 0;
+  for (let step = 0; step < 250 && still < 2; step++) {
+    await page.keyboard.press('Tab');
+    const reached = await page.evaluate(() => (window as unknown as Walked).walked.reached.size);
+    still = reached > stops ? 0 : still + 1;
+    stops = reached;
+  }
+  return page.evaluate(() => {
+    const { reached, unshown, nameOf } = (window as unknown as Walked).walked;
+    const controls = [
+      ...document.querySelectorAll('a[href], button, input, select, textarea, summary, [tabindex="0"]'),
+    ];
+    const usable = controls.filter(
+      (element) =>
+        element.checkVisibility({ visibilityProperty: true }) &&
+        !element.matches(':disabled, [aria-hidden=true], [aria-hidden=true] *'),
+    );
+    const groupOf = (element: Element): Element[] => {
+      if (element.matches('[data-cell]'))
+        return [...(element.closest('[role]:not([data-cell]), nav')?.querySelectorAll('[data-cell]') ?? [])];
+      const toggles = element.closest('[role=radiogroup]');
+      if (toggles) return [...toggles.querySelectorAll('button, input')];
+      return element.matches('[type=radio]')
+        ? [...document.querySelectorAll(`[name="${(element as HTMLInputElement).name}"]`)]
+        : [];
+    };
+    return {
+      unreached: usable
+        .filter((element) => !reached.has(element) && !groupOf(element).some((each) => reached.has(each)))
+        .map(nameOf),
+      unshown,
+      stops: reached.size,
+    };
+  });
+};
+
+interface Walked {
+  readonly walked: {
+    readonly reached: Set<Element>;
+    readonly unshown: string[];
+    readonly nameOf: (element: Element) => string;
+  };
+}
