@@ -38,8 +38,8 @@ export interface ScheduleSettings {
 }
 
 /**
- * The usual schedule. The retention is the one with which simulated learners (`npm run bench`) hold an order after the
- * fewest answers.
+ * The usual schedule. With a retention of 0.94 to 0.96 simulated learners (`npm run bench`) hold an order after the
+ * fewest answers; these three differ by less than the learners do.
  */
 export const SCHEDULE: ScheduleSettings = { retention: 0.95, weights: default_w };
 

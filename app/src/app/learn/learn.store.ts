@@ -116,10 +116,17 @@ export class LearnStore {
       ),
     ),
   );
-  /** Whether storage has been asked for the order's items, and for the practice that was left. */
-  readonly isRead = computed(
-    () => this.stored()?.id === this.orderId() && this.rows.isRead(PRACTICE_PLACE as Place),
-  );
+  /**
+   * Whether storage has been asked for all that a practice goes by: the order and how it is learnt, its schedule and
+   * items, and the practice that was left.
+   */
+  readonly isRead = computed(() => {
+    const id = this.orderId();
+    const places = [PRACTICE_PLACE, placeOf(LEARNING, id), placeOf(SCHEDULES, id)] as readonly Place[];
+    return (
+      this.stored()?.id === id && this.orders.isRead(id) && places.every((place) => this.rows.isRead(place))
+    );
+  });
   /** The items that this tab has answered, by their keys. */
   private readonly touched = signal<ReadonlySet<string>>(new Set());
   readonly itemRows = computed<ReadonlyMap<string, ItemRow>>(() => {

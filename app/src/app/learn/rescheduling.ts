@@ -61,10 +61,10 @@ export class Rescheduling {
     await this.journal.store(
       'change the schedule',
       [placeOf(SCHEDULES, orderId), ...ids.map((id) => placeOf(ITEMS, itemKey(orderId, id)))],
-      ([, ...rows]) => {
+      ([schedule, ...rows]) => {
         const items = rows as readonly (ItemRow | undefined)[];
         fits = items.every((row, index) => row?.memory.last === memories.get(ids[index])?.last);
-        if (!fits) return [this.store.scheduleRow(), ...items];
+        if (!fits) return [schedule, ...items];
         return [
           { id: orderId, ...settings },
           ...items.map((row, index) => row && { ...row, memory: memories.get(ids[index]) ?? row.memory }),

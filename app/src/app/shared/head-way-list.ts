@@ -9,27 +9,25 @@ import { HandSum } from './hand-sum';
   selector: 'en-head-way-list',
   imports: [CardText, HandSum],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<ul role="radiogroup" aria-label="How it is worked out">
+  template: `<div class="ways" role="radiogroup" aria-label="How it is worked out">
       @for (way of ways(); track way.name) {
-        <li>
-          <label>
-            <input
-              type="radio"
-              name="head-way"
-              [checked]="way.name === shown()?.name"
-              (change)="picked.emit(way.name)"
-            />
-            <span>
-              <en-card-text [text]="way.name" />
-              <small
-                >{{ way.facts }} to know by heart, {{ way.additions.toFixed(1) }} additions a card, none above
-                {{ way.largest }}</small
-              >
-            </span>
-          </label>
-        </li>
+        <label>
+          <input
+            type="radio"
+            name="head-way"
+            [checked]="way.name === shown()?.name"
+            (change)="picked.emit(way.name)"
+          />
+          <span>
+            <en-card-text [text]="way.name" />
+            <small
+              >{{ way.facts }} to know by heart, {{ way.additions.toFixed(1) }} additions a card, none above
+              {{ way.largest }}</small
+            >
+          </span>
+        </label>
       }
-    </ul>
+    </div>
     @if (shown(); as way) {
       <p><en-card-text [text]="way.says" /></p>
       <h3>By heart</h3>
@@ -40,10 +38,8 @@ import { HandSum } from './hand-sum';
       <en-hand-sum [lines]="example().lines" />
     }`,
   styles: `
-    ul {
+    .ways {
       margin: 0 0 0.6rem;
-      padding: 0;
-      list-style: none;
     }
     label {
       display: grid;

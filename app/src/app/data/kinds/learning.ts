@@ -22,7 +22,7 @@ export interface LearningRow {
 /** What stands in until an order has settings of its own. */
 export const usualLearning = (id: string): LearningRow => ({
   id,
-  // All at once, five a day: simulated learners hold an order after fewer answers than in blocks.
+  // All at once, five a day: simulated learners (core/bench) hold an order after a few answers fewer than in blocks.
   blocks: { kind: 'size', size: 60 },
   directions: ['number', 'card', 'after', 'before'],
   newCards: 5,

@@ -9,7 +9,9 @@ import { LearnStore } from '../learn.store';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<section aria-labelledby="busy-title">
     <h2 id="busy-title">Hands busy, {{ store.name() }}</h2>
-    <p class="lead">The screen stays on; a call or another tab pauses it.</p>
+    <p class="lead">
+      The screen stays on where the browser can keep it so; a call or another tab pauses the voice.
+    </p>
     <ul>
       @for (each of ways; track each.path) {
         <li>

@@ -54,7 +54,6 @@ export class Drill {
   private readonly route = inject(ActivatedRoute);
 
   protected readonly source = inject(Source);
-  protected readonly stayOn = inject(StayOn);
 
   protected readonly asked = this.practice.asked;
   /** What has been typed of the answer, and when its first key was pressed. */
@@ -84,6 +83,7 @@ export class Drill {
   protected readonly note = signal('');
 
   constructor() {
+    inject(StayOn);
     hideRail('The rail is hidden while you practise.');
     const orderId = this.store.orderId();
     effect(() => {

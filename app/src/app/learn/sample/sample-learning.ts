@@ -1,10 +1,11 @@
 import { inject, Injectable } from '@angular/core';
-import { Memory, replay, scheduleBy } from '@enumeron/core/learn';
+import { replay, scheduleBy } from '@enumeron/core/learn';
 import { IMAGES } from '../../data/kinds/images';
 import { ITEMS } from '../../data/kinds/items';
 import { REVIEWS } from '../../data/kinds/reviews';
 import { RUNS } from '../../data/kinds/runs';
 import { roomsSeeded, SEEDED } from '../../data/kinds/seeded';
+import { SCHEDULES } from '../../data/kinds/schedules';
 import { SUMS } from '../../data/kinds/sums';
 import { Storage } from '../../data/storage';
 import { Clock } from '../../shared/clock';
@@ -12,7 +13,7 @@ import { Scripts } from '../../shared/scripts';
 
 const ROOM = 'learn';
 const KINDS = [ITEMS, REVIEWS, SUMS, RUNS, IMAGES] as const;
-const TABLES = [SEEDED.table, ...KINDS.map(({ table }) => table)];
+const TABLES = [SEEDED.table, SCHEDULES.table, ...KINDS.map(({ table }) => table)];
 
 /** The sample practice of this room: laid out when the room is opened first, and taken away with one press. */
 @Injectable()
@@ -47,7 +48,6 @@ export class SampleLearning {
   /** Takes the sample away. What the user has answered since stays: such an item is as its own answers make it. */
   async takeAway(): Promise<void> {
     const db = await this.storage.db();
-    const schedule = scheduleBy();
     await db.transaction('rw', TABLES, async () => {
       const own = (await db.rows(REVIEWS).toArray()).filter(
         ({ sample, withdrawn, reset }) => !sample && !withdrawn && !reset,
@@ -70,7 +70,8 @@ export class SampleLearning {
         const answers = own
           .filter(({ order, item }) => order === row.order && item === row.item)
           .sort((a, b) => a.at - b.at);
-        const memory: Memory | undefined = replay(schedule, answers);
+        const settings = await db.rows(SCHEDULES).get(row.order);
+        const memory = replay(scheduleBy(settings), answers);
         if (memory) await db.rows(ITEMS).put({ ...row, memory, begun: answers[0].at });
         else await db.rows(ITEMS).delete(row.id);
       }

@@ -53,17 +53,26 @@ export class MovedItems {
   /** They are as if they had never been asked; that stands in the history. */
   async beginAnew(): Promise<void> {
     const moved = this.all();
-    const at = this.clock.now();
-    const resets = moved.map(({ row }): ReviewRow => ({
-      ...{ id: newId(), order: row.order, item: row.item, at, answered: '', right: false, ms: 0, grade: 1 },
-      ...{ reset: true, before: row.memory },
-    }));
+    const now = this.clock.now();
+    const resets = moved.map(({ row }): ReviewRow => {
+      // Behind all its answers, also where the clock was put back since.
+      const at = Math.max(now, (row.memory.last ?? 0) + 1);
+      return {
+        ...{ id: newId(), order: row.order, item: row.item, at, answered: '', right: false, ms: 0, grade: 1 },
+        ...{ reset: true, before: row.memory },
+      };
+    });
     const items = moved.map(({ row }) => placeOf(ITEMS, row.id));
     const reviews = resets.map(({ id }) => placeOf(REVIEWS, id));
     for (const { row } of moved) this.store.touch(row.id);
-    await this.journal.commit('begin items anew', [...items, ...reviews], () => [
-      ...items.map(() => undefined),
-      ...resets,
-    ]);
+    await this.journal.commit('begin items anew', [...items, ...reviews], (rows) => {
+      const stored = rows.slice(0, items.length) as readonly (ItemRow | undefined)[];
+      // What another tab has answered since is as that answer made it.
+      const isSame = stored.map((row, index) => row?.memory.last === moved[index].row.memory.last);
+      return [
+        ...stored.map((row, index) => (isSame[index] ? undefined : row)),
+        ...resets.map((reset, index) => (isSame[index] ? reset : undefined)),
+      ];
+    });
   }
 }
