@@ -345,3 +345,35 @@ test('an order by rule is worked out and not memorised; the way that is chosen i
   expect(store.plan().items).toHaveLength(52);
   expect(store.settings().way).toBe(way.name);
 });
+
+test('nothing is asked before the order, its settings and its schedule are read', async () => {
+  const [wheel] = sampleOrders().filter(({ name }) => name === 'Nine-five wheel');
+  await db.rows(ORDERS).put(wheel);
+  await db.rows(SCHEDULES).put({ id: wheel.id, ...SCHEDULE, retention: 0.8 });
+  await TestBed.inject(PackStore).use(wheel);
+  expect(store.orderId()).toBe(wheel.id);
+  expect(store.isRead()).toBe(false);
+  await until(() => store.isRead());
+  expect(store.plan().items).toEqual([]);
+  expect(store.scheduleSettings().retention).toBe(0.8);
+});
+
+test('what another tab has answered since is not begun anew', async () => {
+  const row = await useOrder('Six', 'AC 2C 3C 4C 5C 6C');
+  await learn(row);
+  await edit(row.id, [1, 0, 2, 3, 4, 5]);
+  await until(() => store.order()[0] === 1);
+  const today = await render(Today);
+  const key = itemKey(row.id, 'number AC');
+  const before = await memories();
+  const stored = (await db.rows(ITEMS).get(key))?.memory as Memory;
+  const answered = scheduleBy().next(stored, 3, clock.now());
+  // Pressed before this tab has seen it.
+  const press = today.click('Begin these anew');
+  await db.rows(ITEMS).update(key, { memory: answered, truth: '2' });
+  await press;
+  await until(() => store.memories().size < before.size);
+  const after = await memories();
+  const resets = (await db.rows(REVIEWS).toArray()).flatMap(({ reset, item }) => (reset ? [item] : []));
+  for (const item of before.keys()) expect([item, after.has(item)]).toEqual([item, !resets.includes(item)]);
+});
