@@ -53,7 +53,8 @@ test('each drill by keyboard alone: sums, the weakest ten, a glimpse, a run, and
         ? '2s'
         : '12';
     for (const key of keys) await page.keyboard.press(key);
-    if (await page.locator('.typed').isVisible()) await page.keyboard.press('Enter');
+    // A row of weaves may go on, so it alone wants Enter: a number is done at its second digit.
+    if (keys === 'i') await page.keyboard.press('Enter');
     await expect(page.locator('.far')).toContainText(`${count.toString()} answered`);
     if (await page.getByRole('region', { name: 'The truth' }).isVisible()) {
       await expect(page.locator('en-hand-sum')).toBeVisible();
