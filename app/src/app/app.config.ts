@@ -4,6 +4,7 @@ import {
   provideAppInitializer,
   provideBrowserGlobalErrorListeners,
 } from '@angular/core';
+import { REMOVE_STYLES_ON_COMPONENT_DESTROY } from '@angular/platform-browser';
 import {
   provideRouter,
   withComponentInputBinding,
@@ -35,6 +36,8 @@ export const appConfig: ApplicationConfig = {
       withPreloading(PreloadWhenIdle),
       withNavigationErrorHandler(({ error, url }) => inject(Scripts).tell(error, url)),
     ),
+    // A part that is shown again finds its styles: to take them out and in costs the whole page a look at every rule.
+    { provide: REMOVE_STYLES_ON_COMPONENT_DESTROY, useValue: false },
     { provide: ROOM_SAMPLES, useValue: ROOMS },
     { provide: RUN_JOB, useValue: runInWorkers },
     { provide: BACKUP_WORK, useFactory: () => backupInWorker(backupOnPage()) },

@@ -3,6 +3,7 @@ import {
   CardInput,
   checkParameters,
   createEmptyCard,
+  date_diff,
   default_w,
   FSRS,
   fsrs,
@@ -109,8 +110,11 @@ export const scheduleBy = ({ retention, weights }: ScheduleSettings = SCHEDULE):
   return {
     fresh: (at) => toMemory(createEmptyCard(at)),
     next: (memory, grade, at) => toMemory(scheduler.next(toCard(memory), at, RATINGS[grade - 1]).card),
-    recall: (memory, at) =>
-      memory.state === 0 ? 0 : scheduler.get_retrievability(toCard(memory), at, false),
+    // As the package's own `get_retrievability`, which makes a card of it first: thousands are asked for at once.
+    recall: ({ state, last, stability }, at) =>
+      state === 0 || last === undefined
+        ? 0
+        : scheduler.forgetting_curve(Math.max(0, date_diff(at, last, 'days')), Number(stability.toFixed(8))),
   };
 };
 

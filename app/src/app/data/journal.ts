@@ -2,6 +2,7 @@ import { computed, inject, Injectable, Signal, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { tap } from 'rxjs';
 import { sayProblem } from '@enumeron/core/deck';
+import { afterPaint } from '../shared/after-paint';
 import { Notices } from '../shared/notices';
 import { Action, lineOf, Made, orStandIn, RowsAt, sameRow } from './action';
 import { Damage } from './damage';
@@ -191,8 +192,8 @@ export class Journal implements Readers {
   }
 
   private async drain(): Promise<void> {
-    // Not before `running` is set.
-    await Promise.resolve();
+    // Not before `running` is set; and what was done shows first.
+    await afterPaint();
     let stuck = false;
     for (;;) {
       const actions = this.rows.pending();

@@ -20,6 +20,7 @@ import { FakeClock, press } from '../../../testing/learner';
 import { render, Rendered } from '../../../testing/render';
 import { Database } from '../../data/database';
 import { ITEMS, itemKey } from '../../data/kinds/items';
+import { Journal } from '../../data/journal';
 import { JOURNAL } from '../../data/kinds/journal';
 import { OrderRow, ORDERS } from '../../data/kinds/orders';
 import { ReviewRow, REVIEWS } from '../../data/kinds/reviews';
@@ -274,6 +275,7 @@ test('an edited order says whose answers are others now, and begins them anew or
   const before = await memories();
   await today.click('Begin these anew');
   await until(() => store.memories().size === before.size - moved.length);
+  await TestBed.inject(Journal).tryAgain();
   expect(today.text()).not.toContain('was edited');
   const resets = (await db.rows(REVIEWS).toArray()).filter(({ reset }) => reset);
   expect(new Set(resets.map(({ item }) => item))).toEqual(new Set(moved.map(itemId)));
