@@ -7,6 +7,7 @@ import { weavesToPlace } from '../../moves/topToPlace';
 import { add, placeSum, result, start } from '../../reckon/handSum';
 import { reckonBankPacket } from '../../reckon/patterns/bankPacket';
 import { reckonCountDown } from '../../reckon/patterns/countDown';
+import { reckonDealtBack } from '../../reckon/patterns/dealtBack';
 import { digitSum, digitSumPlace, reckonNextRanks } from '../../reckon/patterns/digitSum';
 import { cardsBetween } from '../../reckon/patterns/gapCards';
 import { reckonNumberLine } from '../../reckon/patterns/numberLine';
@@ -136,6 +137,23 @@ export const NEXT_RANKS_SUM: SumKind = {
       truth: saidNumber(reached(lines)),
       lines,
     };
+  },
+};
+
+export const DEALT_BACK_PLACE: SumKind = {
+  name: 'dealt back',
+  asks: 'From the pack in order so many are counted singly and dropped back. Where does it lie then?',
+  answer: 'number',
+  way: 'dealt-back',
+  ranges: withRanges(wholePack, wholePack),
+  make: ({ home }, [stackNumber, count]) => {
+    // What is not counted stays: no sum.
+    if (stackNumber > count) return undefined;
+    const card = cardBy(home, stackNumber);
+    const reckoned = reckonDealtBack(home, card, [count]);
+    if (!reckoned.ok) return undefined;
+    const lines = reckoned.reckoning.sum;
+    return { shown: showCard(card), given: `${count} counted`, truth: saidNumber(reached(lines)), lines };
   },
 };
 

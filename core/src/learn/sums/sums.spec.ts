@@ -3,6 +3,7 @@ import { orderByRule } from '../../arrange/rule';
 import { Card, cardOf, mateOf, rankOf, secondOf, suitOf } from '../../deck/card';
 import { numberOrder, Order } from '../../deck/order';
 import { below, Rng, seededRng, shuffled } from '../../deck/rng';
+import { Values } from '../../form/field';
 import { applyMove } from '../../moves/move';
 import { cut } from '../../moves/cut';
 import { PATTERNS } from '../../reckon/patterns/patterns';
@@ -30,11 +31,11 @@ const cutTo = (home: Order, face: Card): Order => {
   return now;
 };
 
-const answerOf = (path: string, values: Record<string, number>, pack: SumPack, now: Order): string => {
+const answerOf = (path: string, values: Values, pack: SumPack, now: Order): string => {
   const pattern = PATTERNS.find((each) => each.path === path);
   const setup = Object.fromEntries(
     (pattern?.fields ?? []).flatMap((field) => ('start' in field ? [[field.name, field.start]] : [])),
-  ) as Record<string, number>;
+  ) as Values;
   const reckoned = pattern?.reckon(
     { ...setup, ...values },
     {
@@ -131,6 +132,12 @@ const CHECKS: Readonly<Record<string, (pack: SumPack, inputs: Inputs, sum: Sum) 
     const dealt = home.slice(0, count).reverse();
     const sum = [...count.toString()].reduce((total, digit) => total + Number(digit), 0);
     expect(home[numberOf(truth) - 1]).toBe(dealt[sum - 1]);
+  },
+  'dealt back': (pack, [card, count], { truth }) => {
+    const now = [...pack.home.slice(0, count).reverse(), ...pack.home.slice(count)];
+    expect(numberOf(truth)).toBe(counted(now, pack.home[card - 1]));
+    const answer = answerOf('dealt-back', { card: pack.home[card - 1], counts: [count] }, pack, pack.home);
+    expect(answer).toContain(`ends at ${numberOf(truth)}|`);
   },
   'card made of two': (pack, [place, which], { truth }) => {
     const now = cut(pack.home, place - 1);

@@ -5,7 +5,10 @@ import { freshApp, until } from '../../../testing/fresh';
 import { FakeClock, keysOf, press } from '../../../testing/learner';
 import { render, Rendered } from '../../../testing/render';
 import { Database } from '../../data/database';
+import { Journal } from '../../data/journal';
+import { OrderRow } from '../../data/kinds/orders';
 import { SumRow, SUMS } from '../../data/kinds/sums';
+import { OrdersStore } from '../../data/orders.store';
 import { Clock } from '../../shared/clock';
 import { Drill } from '../drill/drill';
 import { Practice } from '../drill/practice';
@@ -104,7 +107,56 @@ test('a wrong sum shows how it is done; a slip is taken back and counts no more'
   drill.fixture.destroy();
 });
 
-test.each(['number-line', 'two-cuts', 'two-cards', 'next-ranks', 'composed-card', 'gap'])(
+test('storage that refuses a sum loses nothing; what another tab took back is not taken back again', async () => {
+  query = { way: '' };
+  const drill = await render(Drill);
+  const full = new DOMException('no room', 'QuotaExceededError');
+  const puts = ['sums', 'state'].map((table) =>
+    jest.spyOn(db.table(table), 'bulkPut').mockRejectedValue(full),
+  );
+  const drawn = await answer(drill, 900);
+  await until(() => TestBed.inject(Journal).held() === 1);
+  expect(asked()).not.toBe(drawn);
+  expect(TestBed.inject(SumsStore).standingOf(drawn.kind)?.answers).toBe(1);
+  press('Backspace');
+  await until(() => drill.text().includes('storage takes nothing just now'));
+  puts.forEach((put) => put.mockRestore());
+  expect(await TestBed.inject(Journal).tryAgain()).toBe(true);
+  expect((await rows()).map(({ kind, withdrawn }) => [kind, withdrawn])).toEqual([
+    [drawn.kind.name, undefined],
+  ]);
+  // The other tab withdraws it, and has answered one of its own.
+  const [row] = await rows();
+  await db.rows(SUMS).bulkPut([
+    { ...row, withdrawn: true },
+    { ...row, id: 'other-tab', at: row.at + 1 },
+  ]);
+  press('Backspace');
+  await until(() => drill.text().includes('not taken back'));
+  expect((await rows()).map(({ withdrawn }) => withdrawn)).toEqual([true, undefined]);
+  drill.fixture.destroy();
+});
+
+test('an order that gets longer half-way: what was asked of the old one is asked no more', async () => {
+  query = { way: '' };
+  const drill = await render(Drill);
+  const orders = TestBed.inject(OrdersStore);
+  const id = TestBed.inject(LearnStore).orderId();
+  const row = orders.find(id) as OrderRow;
+  const before = asked();
+  await orders.change(row, row.name, [...row.cards.slice(1), row.cards[0], 52]);
+  await until(() => TestBed.inject(LearnStore).order().length === 53 && asked() !== before);
+  for (let count = 0; count < 12; count++) {
+    const { kind, inputs, sum } = await answer(drill, 700);
+    // It is the sum of the order as it is now.
+    expect(kind.make(TestBed.inject(SumsStore).pack(), inputs)?.truth).toEqual(sum.truth);
+  }
+  await stored(12);
+  expect((await rows()).every(({ right }) => right)).toBe(true);
+  drill.fixture.destroy();
+});
+
+test.each(['number-line', 'two-cuts', 'two-cards', 'next-ranks', 'composed-card', 'gap', 'dealt-back'])(
   'a way of Reckon, %s, practises its own kinds',
   async (way) => {
     query = { way };
