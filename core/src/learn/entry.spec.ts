@@ -54,6 +54,12 @@ test.each<[Asks, string, string, boolean]>([
   ['weaves', 'iOi', 'ioi', false],
   ['weaves', 'ioi⏎', 'ioi', true],
   ['weaves', 'io5⌫i', 'ii', false],
+  // A rank that was typed by mistake is typed over.
+  ['card', '12', '2', false],
+  ['card', '9kd', 'kd', true],
+  ['card', '110h', '10h', true],
+  ['card', '8x', '8', false],
+  ['two cards', 'kd15c', 'kd 5c', true],
   ['number', '', '', false],
   ['number', '0', '', false],
   ['number', 'a5', '5', false],

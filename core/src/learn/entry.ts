@@ -75,8 +75,11 @@ const typeCard = (text: string, key: string, order: Order, wanted: number): Type
   const others = typed.slice(0, -1);
   const last = `${typed[typed.length - 1]}${key.toLowerCase()}`;
   if (parseCard(last) !== undefined) return withCard([...others, last], wanted);
-  const possible = BEGINNING.test(last) && (!last.startsWith('x') || order.some(isJoker));
-  return { text: possible ? [...others, last].join(' ') : text };
+  // A rank after a rank takes its place: it was a slip.
+  const begun = [last, key.toLowerCase()].find(
+    (word) => BEGINNING.test(word) && (!word.startsWith('x') || order.some(isJoker)),
+  );
+  return { text: begun === undefined ? text : [...others, begun].join(' ') };
 };
 
 const wantedOf = (asks: Asks): number => (asks === 'two cards' ? 2 : 1);

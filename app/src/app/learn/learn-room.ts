@@ -60,13 +60,14 @@ const PAGES = [
       gap: 0 12px;
       align-items: center;
       margin: 0;
-      padding: 0 20px;
+      padding: 6px 20px;
       border-bottom: 1px solid var(--line);
       background: var(--petrol-wash);
     }
 
     button {
       min-height: 44px;
+      padding: 0;
       border: 0;
       background: none;
       color: var(--petrol);
