@@ -20,6 +20,8 @@ import {
   seededRng,
   shuffled,
   spreadCounter,
+  weaveDiagnosis,
+  weavePaths,
 } from '../src/index';
 
 const median = (values: readonly number[]): number =>
@@ -101,5 +103,16 @@ const worlds = performance.now();
 const all = deduce(home, pairs)?.states ?? 0;
 console.log(`worlds per second ${(all / (performance.now() - worlds) / 1000).toFixed(2)} million, of ${all}`);
 measure('every pair of a card and a number', () => handlingMap(home, ALL_HANDLINGS));
+
+// A weave that went wrong: cut at 25, and two cards fell together half-way.
+const slipped = [...home.slice(0, 25)].flatMap((card, index) => [card, home[25 + index]]);
+const woven = [...slipped.slice(0, 20), slipped[21], slipped[20], ...slipped.slice(22), home[50], home[51]];
+const everyCard = woven.map((card, index) => ({ place: index + 1, card }));
+const doubtful = { before: home, intended: 'out' } as const;
+measure('a weave explained by three glimpses', () =>
+  weaveDiagnosis({ ...doubtful, seen: [everyCard[4], everyCard[24], everyCard[40]] }),
+);
+measure('a weave explained by the whole order', () => weaveDiagnosis({ ...doubtful, seen: everyCard }));
+measure('one card to one place, all shortest rows, 64 cards', () => weavePaths(64, 11, 37));
 
 benchLearner();

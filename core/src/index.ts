@@ -11,4 +11,5 @@ export * from './reckon/patterns/index';
 export * from './arrange/index';
 export * from './formats/index';
 export * from './learn/index';
+export * from './weave/index';
 export { JOBS } from './jobs';
