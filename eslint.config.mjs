@@ -16,7 +16,19 @@ const CORE_ONLY = {
 };
 
 /** The folders of core, each over those before it: an import only goes to one that comes earlier. */
-const LAYERS = ['deck', 'job', 'form', 'moves', 'formats', 'odds', 'table', 'arrange', 'reckon', 'learn', 'weave'];
+const LAYERS = [
+  'deck',
+  'job',
+  'form',
+  'moves',
+  'formats',
+  'odds',
+  'table',
+  'arrange',
+  'reckon',
+  'learn',
+  'weave',
+];
 
 const coreLayers = LAYERS.map((layer, index) => ({
   files: [`core/src/${layer}/**/*.ts`],
