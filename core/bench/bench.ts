@@ -1,4 +1,5 @@
 import { benchLearner } from './learner';
+import { benchPlaces } from './places';
 import {
   ALL_HANDLINGS,
   applyMove,
@@ -115,4 +116,5 @@ measure('a weave explained by three glimpses', () =>
 measure('a weave explained by the whole order', () => weaveDiagnosis({ ...doubtful, seen: everyCard }));
 measure('one card to one place, all shortest rows, 64 cards', () => weavePaths(64, 11, 37));
 
+benchPlaces();
 benchLearner();

@@ -9,4 +9,5 @@ export {
   weaveDiagnosis,
   type WeaveExplanation,
 } from './diagnose';
+export { MOST_WANTED, planPlaces, type PlacesWish, type Wanted } from './planPlaces';
 export { weavePath, weavePaths } from './weavePath';

@@ -197,7 +197,8 @@ test('two orders side by side tell what they share in words: places, neighbours,
     const id = await store.add(`Beside ${cards.length} ${cards[0]} ${cards[1]}`, cards);
     await until(() => store.find(id) !== undefined);
     const rendered = await render(CompareView, { order: tidemark });
-    await until(() => rendered.all('select').length > 0);
+    const listed = (): boolean => rendered.all('option').some((each) => each.getAttribute('value') === id);
+    await until(listed);
     const select = rendered.find('select') as HTMLSelectElement;
     select.value = id;
     select.dispatchEvent(new Event('change'));
