@@ -74,11 +74,21 @@ const nextOf = ({ before, cut, must }: CutPack, upper: number, lower: number, pa
 const faultOf = (pack: CutPack, upper: number, lower: number, last: number, packet: number): number =>
   Number(upper + lower === 0 ? packet !== pack.meant : packet === last);
 
-/** Counts the ways of going on for every state, from the end of the weave to its beginning. */
-const cutPack = (before: Order, cut: number, intended: WeaveKind, must: Int16Array): CutPack => {
+/**
+ * Counts the ways of going on for every state, from the end of the weave to its beginning.
+ *
+ * @param most faults are counted up to so many.
+ */
+const cutPack = (
+  before: Order,
+  cut: number,
+  intended: WeaveKind,
+  must: Int16Array,
+  most: number,
+): CutPack => {
   const size = before.length;
   const lowers = size - cut;
-  const row = size + 1;
+  const row = most + 1;
   const at = (upper: number, lower: number, last: number): number =>
     ((upper * (lowers + 1) + lower) * 2 + last) * row;
   const counts = new Float64Array((cut + 1) * (lowers + 1) * 2 * row);
@@ -95,8 +105,8 @@ const cutPack = (before: Order, cut: number, intended: WeaveKind, must: Int16Arr
         for (const last of [UPPER, LOWER]) {
           const now = at(upper, lower, last);
           const fault = faultOf(pack, upper, lower, last, packet);
-          const most = size - upper - lower;
-          for (let faults = fault; faults <= most; faults++)
+          const largest = Math.min(most, size - upper - lower);
+          for (let faults = fault; faults <= largest; faults++)
             counts[now + faults] += counts[then + faults - fault];
         }
       }
@@ -198,6 +208,9 @@ const bestLook = (packs: readonly CutPack[], faults: number, size: number): numb
   return best?.place;
 };
 
+/** Explanations with up to so many faults are counted first: mostly there are enough of them. */
+const FAULTS: readonly number[] = [8];
+
 /** The first explanations, the fewest faults first, then those of the cut nearest to the middle. */
 const firstOf = (packs: readonly CutPack[], levels: readonly number[]): readonly WeaveExplanation[] => {
   const found: WeaveExplanation[] = [];
@@ -210,6 +223,17 @@ const firstOf = (packs: readonly CutPack[], levels: readonly number[]): readonly
   return found;
 };
 
+/** @param ways how many explanations have 0, 1, 2, … faults; some has one. */
+const diagnosisOf = (packs: readonly CutPack[], ways: readonly number[]): WeaveDiagnosis => {
+  const levels = ways.flatMap((count, faults) => (count > 0 ? [faults] : []));
+  const [least] = levels;
+  return {
+    explanations: firstOf(packs, levels),
+    ties: ways[least],
+    look: bestLook(packs, least, packs[0].before.length),
+  };
+};
+
 const NOTHING: WeaveDiagnosis = { explanations: [], ties: 0, look: undefined };
 
 /**
@@ -219,15 +243,16 @@ const NOTHING: WeaveDiagnosis = { explanations: [], ties: 0, look: undefined };
 export const weaveDiagnosis = ({ before, intended, seen }: DoubtfulWeave): WeaveDiagnosis => {
   const must = mustOf(before, seen);
   if (!must || before.length === 0) return NOTHING;
-  const packs = cutsOf(before.length).map((cut) => cutPack(before, cut, intended, must));
-  const ways = (faults: number): number =>
-    packs.reduce((sum, pack) => sum + pack.ways(0, 0, UPPER, faults), 0);
-  const levels = Array.from({ length: before.length + 1 }, (_, faults) => faults).filter(
-    (faults) => ways(faults) > 0,
-  );
-  if (levels.length === 0) return NOTHING;
-  const explanations = firstOf(packs, levels);
-  return { explanations, ties: ways(levels[0]), look: bestLook(packs, levels[0], before.length) };
+  const few = FAULTS.filter((most) => most < before.length);
+  for (const most of [...few, before.length]) {
+    const packs = cutsOf(before.length).map((cut) => cutPack(before, cut, intended, must, most));
+    const ways = Array.from({ length: most + 1 }, (_, faults) =>
+      packs.reduce((sum, pack) => sum + pack.ways(0, 0, UPPER, faults), 0),
+    );
+    const found = ways.reduce((sum, count) => sum + count, 0);
+    if (found >= MOST_EXPLANATIONS || (found > 0 && most === before.length)) return diagnosisOf(packs, ways);
+  }
+  return NOTHING;
 };
 
 /**

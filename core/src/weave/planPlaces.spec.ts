@@ -83,7 +83,7 @@ test.each<[number, 0 | 1 | 2 | undefined]>(
       for (let round = 0; round < 2; round++) {
         const from = somePlaces(size, count, rng);
         const costs = everyCost(size, from, cutPrice);
-        for (let wish = 0; wish < 30; wish++) {
+        for (let wish = 0; wish < 20; wish++) {
           const to = somePlaces(size, count, rng);
           const asked = { size, wanted: wantedOf(from, to), cuts: cutPrice !== undefined, cutPrice };
           const row = planPlaces(asked);

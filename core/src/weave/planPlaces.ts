@@ -44,12 +44,34 @@ interface Meeting {
   readonly back: number;
 }
 
+/** The numbers of classes by their keys; −1 where one was not reached. */
+interface Numbers {
+  get(key: number): number;
+  set(key: number, number: number): void;
+}
+
+/** Keys below this are looked up in an array, which is faster and takes so many integers. */
+const ARRAY_KEYS = 1 << 19;
+
+const newNumbers = (keys: number): Numbers => {
+  if (keys > ARRAY_KEYS) {
+    const map = new Map<number, number>();
+    return { get: (key) => map.get(key) ?? -1, set: (key, number) => map.set(key, number) };
+  }
+  const numbers = new Int32Array(keys).fill(-1);
+  return {
+    get: (key) => numbers[key],
+    set: (key, number) => {
+      numbers[key] = number;
+    },
+  };
+};
+
 /** What is known from one end: the price of every state that was reached, by class and turn. */
 interface Side {
   /** By kind of weave: where an index goes, seen from this end. */
   readonly moves: readonly Uint8Array[];
-  /** The number of each class that was reached, by its key. */
-  readonly numbers: Map<number, number>;
+  readonly numbers: Numbers;
   readonly keys: number[];
   /** The number that each class has at the other end; −1 where it was not reached from there. */
   readonly twins: number[];
@@ -66,8 +88,8 @@ interface Side {
   readonly order: number[];
 }
 
-const newSide = (moves: readonly Uint8Array[]): Side => ({
-  ...{ moves, numbers: new Map<number, number>(), keys: [], twins: [], least: [], leastTurn: [] },
+const newSide = (moves: readonly Uint8Array[], keys: number): Side => ({
+  ...{ moves, numbers: newNumbers(keys), keys: [], twins: [], least: [], leastTurn: [] },
   lately: moves.map(() => ({ key: -1, klass: -1 })),
   ...{ prices: new Int32Array(0), waiting: new Map<number, number[]>(), order: [] },
 });
@@ -106,8 +128,9 @@ class Search {
     moves: readonly Uint8Array[],
     inverses: readonly Uint8Array[],
   ) {
-    this.forth = newSide(moves);
-    this.back = newSide(inverses);
+    const keys = size ** (cards - 1);
+    this.forth = newSide(moves, keys);
+    this.back = newSide(inverses, keys);
   }
 
   /** The cheapest row from a state to one of several. */
@@ -190,10 +213,10 @@ class Search {
 
   private classOf(side: Side, key: number): number {
     const known = side.numbers.get(key);
-    if (known !== undefined) return known;
+    if (known >= 0) return known;
     const klass = side.keys.length;
     const other = this.otherOf(side);
-    const twin = other.numbers.get(key) ?? -1;
+    const twin = other.numbers.get(key);
     if (twin >= 0) other.twins[twin] = klass;
     side.twins.push(twin);
     side.numbers.set(key, klass);
@@ -253,7 +276,7 @@ class Search {
     const steps: Traced[] = [];
     let [at, state] = [key, turn];
     for (;;) {
-      const klass = side.numbers.get(at) ?? 0;
+      const klass = side.numbers.get(at);
       const price = side.prices[klass * this.size + state];
       if (price === 0) return steps;
       const woven = this.wovenFrom(side, at, state, price, undo);
@@ -280,7 +303,7 @@ class Search {
     for (const [number, kind] of KINDS.entries()) {
       const before = indices.map((index) => undo[number][index]);
       const klass = side.numbers.get(this.keyOf(before));
-      if (klass === undefined) continue;
+      if (klass < 0) continue;
       if (side.prices[klass * this.size + before[0]] === price - UNIT - WEAVES)
         return { kind, key: this.keyOf(before), turn: before[0] };
     }

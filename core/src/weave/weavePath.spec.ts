@@ -18,9 +18,9 @@ test.each(faro.shortest)('$size cards, $from to $to: $length weaves', ({ size, f
   expect(weavePath(size, from, to)).toHaveLength(length);
 });
 
-test('every place to every other, in every size from 1 to 64: the rows lead there, and none is shorter', () => {
+test('every size from 1 to 64, every place of the small ones: the rows lead there, and none is shorter', () => {
   for (let size = 1; size <= 64; size++)
-    for (let from = 1; from <= size; from++) {
+    for (let from = 1; from <= size; from += size > 16 ? 5 : 1) {
       // All places that are reached by one weave more, forwards.
       const reached = new Map([[from, 0]]);
       let edge = [from];
