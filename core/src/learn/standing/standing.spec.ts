@@ -121,6 +121,18 @@ test('nothing is ready that was never asked; nothing is said where nothing is le
   expect(stageVerdict([], DIRECTIONS, new Map())).toBeUndefined();
 });
 
+test('a card that was not asked is not called slow', () => {
+  const paces = pacesBut(order.slice(30, 36));
+  for (const card of order.slice(0, 20)) paces.delete(itemId({ card, direction: 'number' }));
+  expect(stageVerdict(order, DIRECTIONS, paces)?.reason).toBe(
+    '26 of 52 within 1.5 s, card to number; the run 31 to 36 is slow, 20 not asked lately.',
+  );
+  for (const card of order.slice(30, 36)) paces.delete(itemId({ card, direction: 'number' }));
+  expect(stageVerdict(order, DIRECTIONS, paces)?.reason).toBe(
+    '26 of 52 within 1.5 s, card to number; 26 not asked lately.',
+  );
+});
+
 test('every slow card is told once: by its rank, its row, or itself', () => {
   fc.assert(
     fc.property(fc.uniqueArray(fc.constantFrom(...order), { maxLength: 20 }), (slow) => {

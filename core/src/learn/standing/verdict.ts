@@ -80,6 +80,18 @@ const standOf = (
   return { direction, items, slow };
 };
 
+/** Why cards are not fluent: which are slow, and how many were not asked. */
+const sayWhy = (order: Order, cards: readonly Card[], unheard: ReadonlySet<Card>): string => {
+  const slow = cards.filter((card) => !unheard.has(card));
+  const words = saySlow(order, slow);
+  const are = slow.length === 1 || /^the run \d+ to \d+$/.test(words) ? 'is' : 'are';
+  const left = cards.length - slow.length;
+  return [
+    ...(slow.length === 0 ? [] : [`${words} ${are} slow`]),
+    ...(left === 0 ? [] : [`${left} not asked lately`]),
+  ].join(', ');
+};
+
 /**
  * Whether an order is ready for the stage: 95 in 100 cards fluent in each direction that is learnt; from 80 it is nearly.
  * It is told by the weakest direction.
@@ -99,17 +111,17 @@ export const stageVerdict = (
   if (stands.length === 0) return undefined;
   const { direction, items, slow, share } = stands.reduce((a, b) => (b.share < a.share ? b : a));
   const fluent = items.length - slow.length;
-  const slowWords = saySlow(
+  const unheard = new Set(items.filter((item) => !paces.has(itemId(item))).map(({ card }) => card));
+  const why = sayWhy(
     order,
     [...slow].sort((a, b) => (placeOf(order, a) ?? 0) - (placeOf(order, b) ?? 0)),
+    unheard,
   );
   return {
     verdict: share >= READY ? 'ready' : share >= NEARLY ? 'nearly' : 'not yet',
     ...{ direction, fluent, of: items.length, slow },
     reason:
       `${fluent} of ${items.length} within ${(within / 1000).toString()} s, ${DIRECTION_WORDS[direction].name}` +
-      (slow.length === 0 || fluent === 0
-        ? '.'
-        : `; ${slowWords} ${slow.length === 1 || /^the run \d+ to \d+$/.test(slowWords) ? 'is' : 'are'} slow.`),
+      (slow.length === 0 || fluent === 0 ? '.' : `; ${why}.`),
   };
 };
