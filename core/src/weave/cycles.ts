@@ -1,5 +1,5 @@
-import { placeAfterMove } from '../moves/move';
 import { WeaveKind } from '../moves/weave';
+import { wovenIndices } from './wovenIndices';
 
 /** What one weave, done again and again, does to a pack. */
 export interface WeaveCycles {
@@ -20,6 +20,7 @@ const multiple = (a: number, b: number): number => (a / divisor(a, b)) * b;
  * @param size cards in the pack, 1 or more.
  */
 export const weaveCycles = (size: number, weave: WeaveKind): WeaveCycles => {
+  const woven = wovenIndices(size, weave);
   const seen = new Set<number>();
   const cycles: number[][] = [];
   for (let first = 1; first <= size; first++) {
@@ -27,7 +28,7 @@ export const weaveCycles = (size: number, weave: WeaveKind): WeaveCycles => {
     for (let place = first; !seen.has(place);) {
       seen.add(place);
       cycle.push(place);
-      place = placeAfterMove({ kind: 'weave', weave }, place, size) ?? place;
+      place = woven[place - 1] + 1;
     }
     if (cycle.length > 0) cycles.push(cycle);
   }

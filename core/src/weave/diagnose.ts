@@ -31,9 +31,9 @@ export interface WeaveExplanation {
 
 /** What a doubtful weave may have been. */
 export interface WeaveDiagnosis {
-  /** The likeliest first, `MOST` at most: fewest faults, cut nearest to the middle, earliest slip. */
+  /** The likeliest first, `MOST_EXPLANATIONS` at most: fewest faults, cut nearest to the middle, earliest slip. */
   readonly explanations: readonly WeaveExplanation[];
-  /** How many have as few faults as the first, shown or not. */
+  /** How many have as few faults as the first, shown or not; exact below 2⁵³. */
   readonly ties: number;
   /** The place where one more glimpse would leave the fewest of them on the average; undefined where there is one. */
   readonly look: number | undefined;
@@ -209,7 +209,7 @@ const bestLook = (packs: readonly CutPack[], faults: number, size: number): numb
 };
 
 /** Explanations with up to so many faults are counted first: mostly there are enough of them. */
-const FAULTS: readonly number[] = [8];
+const FEW_FAULTS = 8;
 
 /** The first explanations, the fewest faults first, then those of the cut nearest to the middle. */
 const firstOf = (packs: readonly CutPack[], levels: readonly number[]): readonly WeaveExplanation[] => {
@@ -243,8 +243,7 @@ const NOTHING: WeaveDiagnosis = { explanations: [], ties: 0, look: undefined };
 export const weaveDiagnosis = ({ before, intended, seen }: DoubtfulWeave): WeaveDiagnosis => {
   const must = mustOf(before, seen);
   if (!must || before.length === 0) return NOTHING;
-  const few = FAULTS.filter((most) => most < before.length);
-  for (const most of [...few, before.length]) {
+  for (const most of [Math.min(FEW_FAULTS, before.length), before.length]) {
     const packs = cutsOf(before.length).map((cut) => cutPack(before, cut, intended, must, most));
     const ways = Array.from({ length: most + 1 }, (_, faults) =>
       packs.reduce((sum, pack) => sum + pack.ways(0, 0, UPPER, faults), 0),

@@ -1,25 +1,19 @@
-import { placeAfterMove } from '../moves/move';
 import { WeaveKind } from '../moves/weave';
+import { wovenIndices } from './wovenIndices';
 
 const KINDS: readonly WeaveKind[] = ['in', 'out'];
-
-const woven = (place: number, weave: WeaveKind, size: number): number =>
-  placeAfterMove({ kind: 'weave', weave }, place, size) ?? place;
 
 const isPlace = (place: number, size: number): boolean =>
   Number.isInteger(place) && place >= 1 && place <= size;
 
-/** From each place, how many weaves it takes to one of them at least: breadth first, backwards from there. */
-const weavesTo = (size: number, to: number): ReadonlyMap<number, number> => {
-  const before = new Map<number, number[]>();
-  for (let place = 1; place <= size; place++)
-    for (const kind of KINDS) {
-      const after = woven(place, kind, size);
-      before.set(after, [...(before.get(after) ?? []), place]);
-    }
+/** From each index, how many weaves it takes to one of them at least: breadth first, backwards from there. */
+const weavesTo = (woven: readonly (readonly number[])[], to: number): ReadonlyMap<number, number> => {
   const found = new Map([[to, 0]]);
-  for (const [place, steps] of found)
-    for (const earlier of before.get(place) ?? []) if (!found.has(earlier)) found.set(earlier, steps + 1);
+  for (const [after, steps] of found)
+    for (const moved of woven) {
+      const before = moved.indexOf(after);
+      if (!found.has(before)) found.set(before, steps + 1);
+    }
   return found;
 };
 
@@ -31,15 +25,17 @@ const weavesTo = (size: number, to: number): ReadonlyMap<number, number> => {
  */
 export const weavePaths = (size: number, from: number, to: number): readonly (readonly WeaveKind[])[] => {
   if (!isPlace(from, size) || !isPlace(to, size)) return [];
-  const steps = weavesTo(size, to);
-  const rows = (place: number): WeaveKind[][] => {
-    if (place === to) return [[]];
-    const left = steps.get(place) ?? 0;
-    return KINDS.filter((kind) => steps.get(woven(place, kind, size)) === left - 1).flatMap((kind) =>
-      rows(woven(place, kind, size)).map((row) => [kind, ...row]),
-    );
+  const woven = KINDS.map((kind) => wovenIndices(size, kind));
+  const steps = weavesTo(woven, to - 1);
+  const rows = (index: number): WeaveKind[][] => {
+    if (index === to - 1) return [[]];
+    const left = steps.get(index) ?? 0;
+    return KINDS.flatMap((kind, number) => {
+      const next = woven[number][index];
+      return steps.get(next) === left - 1 ? rows(next).map((row) => [kind, ...row]) : [];
+    });
   };
-  return steps.has(from) ? rows(from) : [];
+  return steps.has(from - 1) ? rows(from - 1) : [];
 };
 
 /**

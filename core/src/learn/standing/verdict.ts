@@ -84,10 +84,10 @@ const standOf = (
 const sayWhy = (order: Order, cards: readonly Card[], unheard: ReadonlySet<Card>): string => {
   const slow = cards.filter((card) => !unheard.has(card));
   const words = saySlow(order, slow);
-  const are = slow.length === 1 || /^the run \d+ to \d+$/.test(words) ? 'is' : 'are';
+  const verb = slow.length === 1 || /^the run \d+ to \d+$/.test(words) ? 'is' : 'are';
   const left = cards.length - slow.length;
   return [
-    ...(slow.length === 0 ? [] : [`${words} ${are} slow`]),
+    ...(slow.length === 0 ? [] : [`${words} ${verb} slow`]),
     ...(left === 0 ? [] : [`${left} not asked lately`]),
   ].join(', ');
 };

@@ -142,7 +142,7 @@ export const NEXT_RANKS_SUM: SumKind = {
 
 export const DEALT_BACK_PLACE: SumKind = {
   name: 'dealt back',
-  asks: 'From the pack in order so many are counted singly and dropped back. Where does it lie then?',
+  asks: 'The pack is in order. So many are counted singly and dropped back: where does it lie?',
   answer: 'number',
   way: 'dealt-back',
   ranges: withRanges(wholePack, wholePack),

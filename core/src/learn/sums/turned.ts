@@ -72,7 +72,7 @@ export const CARD_TO_FACE: SumKind = {
 
 export const HOW_FAR_OFF: SumKind = {
   name: 'how far off',
-  asks: 'How far off? − where it lies too high.',
+  asks: 'How far off? Put − before it if it lies too high.',
   answer: 'off',
   way: '',
   ranges: withRanges(wholePack, wholePack, wholePack),
