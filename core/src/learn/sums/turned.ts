@@ -72,7 +72,7 @@ export const CARD_TO_FACE: SumKind = {
 
 export const HOW_FAR_OFF: SumKind = {
   name: 'how far off',
-  asks: 'How far off? Put − before it if it lies too high.',
+  asks: 'How far off: too high (−) or too deep?',
   answer: 'off',
   way: '',
   ranges: withRanges(wholePack, wholePack, wholePack),
