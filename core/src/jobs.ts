@@ -6,11 +6,15 @@ import { FORECAST } from './learn/forecast';
 import { RESCHEDULE } from './learn/reschedule';
 import { POSSIBLE } from './reckon/facts/deduce';
 import { KEY_CARD } from './reckon/patterns/keyCard';
+import { DIAGNOSIS } from './weave/diagnose';
+import { PLACES } from './weave/planPlaces';
 
 /** Every long computation, by name. To add one: its file with its `JobRule`, and a row here. */
 export const JOBS = {
+  diagnosis: DIAGNOSIS,
   forecast: FORECAST,
   'key card': KEY_CARD,
+  places: PLACES,
   possible: POSSIBLE,
   properties: PROPERTIES,
   'random order': RANDOM_ORDER,

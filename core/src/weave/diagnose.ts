@@ -1,5 +1,6 @@
 import { Card } from '../deck/card';
 import { Order } from '../deck/order';
+import { JobRule, oneStep } from '../job/job';
 import { WeaveKind } from '../moves/weave';
 
 /** A card that was seen at a place, from 1, after the weave. */
@@ -262,3 +263,6 @@ export const weaveDiagnosis = ({ before, intended, seen }: DoubtfulWeave): Weave
  */
 export const diagnoseWeave = (weave: DoubtfulWeave): readonly WeaveExplanation[] =>
   weaveDiagnosis(weave).explanations;
+
+/** The diagnosis as a job. */
+export const DIAGNOSIS: JobRule<DoubtfulWeave, never, WeaveDiagnosis> = oneStep(weaveDiagnosis);

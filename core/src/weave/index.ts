@@ -1,5 +1,7 @@
+export { cardPaths, type Packets, packetsOf, pathOf } from './cardPaths';
 export { weaveCycles, type WeaveCycles } from './cycles';
 export {
+  DIAGNOSIS,
   diagnoseWeave,
   type DoubtfulWeave,
   type SeenCard,
@@ -9,5 +11,16 @@ export {
   weaveDiagnosis,
   type WeaveExplanation,
 } from './diagnose';
-export { MOST_WANTED, planPlaces, type PlacesWish, type Wanted } from './planPlaces';
+export { beyondPack, moveName } from './moveName';
+export {
+  MOST_WANTED,
+  PLACES,
+  type PlacesPlan,
+  type PlacesWish,
+  planPlaces,
+  searchPlaces,
+  type Wanted,
+} from './planPlaces';
+export { closeRow, openMove, type TypedRow, typeRow } from './rowKeys';
 export { weavePath, weavePaths } from './weavePath';
+export { type BinaryLine, binaryLines, type WorkedWeave, workedWeaves } from './working';

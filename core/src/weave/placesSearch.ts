@@ -1,4 +1,5 @@
 import { mod } from '../deck/mod';
+import { Job } from '../job/job';
 import { Move } from '../moves/move';
 import { WeaveKind } from '../moves/weave';
 import { FAR, load, newSide, Side, wait } from './searchSide';
@@ -30,6 +31,8 @@ export class PlacesSearch {
   private readonly forth: Side;
   private readonly back: Side;
   private best: Meeting | undefined;
+  /** How many states were gone on from. */
+  looked = 0;
   /** What a cut costs; infinitely much where none is allowed. */
   private readonly cut: number;
 
@@ -54,8 +57,11 @@ export class PlacesSearch {
     this.cut = cutPrice === undefined ? Infinity : cutPrice * UNIT + CUTS;
   }
 
-  /** The cheapest row from a state to one of several, each the indices of the cards from 0; undefined where there is none. */
-  run(start: readonly number[], goals: readonly (readonly number[])[]): Move[] | undefined {
+  /**
+   * The cheapest row from a state to one of several, each the indices of the cards from 0; undefined where there is none.
+   * It yields after each price how many states it has looked at.
+   */
+  *run(start: readonly number[], goals: readonly (readonly number[])[]): Job<number, Move[] | undefined> {
     const { forth, back } = this;
     this.reach(forth, this.groupOf(forth, this.keyOf(start)), start[0], 0);
     for (const goal of goals) this.reach(back, this.groupOf(back, this.keyOf(goal)), goal[0], 0);
@@ -63,6 +69,7 @@ export class PlacesSearch {
       const next = forth.due[forth.due.length - 1] + back.due[back.due.length - 1];
       if (this.best && this.best.price <= next) break;
       this.step(load(forth) <= load(back) ? forth : back);
+      yield this.looked;
     }
     return this.best && this.rowOf(this.best);
   }
@@ -79,6 +86,7 @@ export class PlacesSearch {
     const price = side.due.pop() ?? 0;
     const there = side.waiting.get(price) ?? [];
     side.waiting.delete(price);
+    this.looked += there.length;
     for (const what of there) {
       if (what < 0) this.open(side, -1 - what, price);
       else if (side.prices[what] === price) this.weaveFrom(side, what, price);

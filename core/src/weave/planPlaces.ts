@@ -1,3 +1,4 @@
+import { finish, Job, JobRule } from '../job/job';
 import { Move } from '../moves/move';
 import { PlacesSearch } from './placesSearch';
 
@@ -43,6 +44,34 @@ const arePlaces = (places: readonly number[], size: number): boolean =>
   new Set(places).size === places.length &&
   places.every((place) => Number.isInteger(place) && place >= 1 && place <= size);
 
+/** What a search ends with. */
+export interface PlacesPlan {
+  /** The cheapest row, or undefined where there is none. */
+  readonly row: readonly Move[] | undefined;
+  /** How many states of the cards were looked at. */
+  readonly looked: number;
+}
+
+/** Searches for the row of `planPlaces`, and yields how many states it has looked at. */
+export function* searchPlaces({
+  size,
+  wanted,
+  cuts,
+  anyOrder,
+  cutPrice = 1,
+}: PlacesWish): Job<number, PlacesPlan> {
+  const [from, to] = [wanted.map((each) => each.from), wanted.map((each) => each.to)];
+  const isWish = wanted.length > 0 && wanted.length <= MOST_WANTED;
+  if (!isWish || !arePlaces(from, size) || !arePlaces(to, size)) return { row: undefined, looked: 0 };
+  const start = from.map((place) => place - 1);
+  const goals = (anyOrder ? arrangements(to) : [to])
+    .map((places) => places.map((place) => place - 1))
+    .filter((goal) => cuts || keepsMirrors(size, start, goal));
+  const search = new PlacesSearch(size, wanted.length, cuts ? cutPrice : undefined);
+  const row = yield* search.run(start, goals);
+  return { row, looked: search.looked };
+}
+
 /**
  * The cheapest row of in and out weaves, and of cuts where they are allowed, that brings several cards to several
  * places. Of rows as cheap one with the fewest weaves, and of those one with the fewest cuts.
@@ -50,19 +79,10 @@ const arePlaces = (places: readonly number[], size: number): boolean =>
  * @returns undefined where there is no row: where weaves alone cannot do it, or what is wanted is not one to five
  * different cards at places of the pack.
  */
-export const planPlaces = ({
-  size,
-  wanted,
-  cuts,
-  anyOrder,
-  cutPrice = 1,
-}: PlacesWish): Move[] | undefined => {
-  const [from, to] = [wanted.map((each) => each.from), wanted.map((each) => each.to)];
-  if (wanted.length === 0 || wanted.length > MOST_WANTED) return undefined;
-  if (!arePlaces(from, size) || !arePlaces(to, size)) return undefined;
-  const start = from.map((place) => place - 1);
-  const goals = (anyOrder ? arrangements(to) : [to])
-    .map((places) => places.map((place) => place - 1))
-    .filter((goal) => cuts || keepsMirrors(size, start, goal));
-  return new PlacesSearch(size, wanted.length, cuts ? cutPrice : undefined).run(start, goals);
+export const planPlaces = (wish: PlacesWish): Move[] | undefined => {
+  const { row } = finish(searchPlaces(wish));
+  return row && [...row];
 };
+
+/** The search as a job. */
+export const PLACES: JobRule<PlacesWish, number, PlacesPlan> = { start: searchPlaces };

@@ -1,10 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
 import { MatIcon } from '@angular/material/icon';
-import { NavigationEnd, Router, RouterLink, RouterOutlet } from '@angular/router';
-import { filter, map, startWith } from 'rxjs';
+import { RouterLink, RouterOutlet } from '@angular/router';
 import { OrdersStore } from '../data/orders.store';
 import { Icons } from '../shared/icons';
+import { urlSignal } from '../shared/url';
 import { DamagedEntry } from './list/damaged-entry';
 import { LongList } from './list/long-list';
 import { OrderEntry } from './list/order-entry';
@@ -25,18 +24,11 @@ export class ArrangeRoom {
     inject(Icons);
   }
 
-  private readonly router = inject(Router);
   protected readonly store = inject(OrdersStore);
 
+  private readonly url = urlSignal();
   /** Whether an order is open beside the list; on a phone it takes the list's place. */
-  protected readonly open = toSignal(
-    this.router.events.pipe(
-      filter((event) => event instanceof NavigationEnd),
-      startWith(undefined),
-      map(() => this.router.url !== '/arrange'),
-    ),
-    { initialValue: false },
-  );
+  protected readonly open = computed(() => this.url() !== '/arrange');
 
   protected readonly isLong = computed(() => (this.store.count() ?? 0) > MOST_LISTED);
   protected readonly listed = this.store.page(

@@ -235,6 +235,42 @@ const ROWS: Readonly<Record<string, fc.Arbitrary<unknown>>> = {
     },
     { requiredKeys: ['id', 'order', 'began', 'length', 'spent', 'asked', 'right', 'ended'] },
   ),
+  weaving: fc.record(
+    {
+      id: fc.constant('weaving'),
+      row: fc.array(anyMove, { maxLength: 60 }),
+      followed: fc.array(
+        fc.record({ card: anyCard, to: fc.integer({ min: 1, max: 60 }) }, { requiredKeys: ['card'] }),
+        { maxLength: 5 },
+      ),
+      cuts: fc.constantFrom('none', 0, 1, 2),
+      anyOrder: fc.constant(true),
+    },
+    { requiredKeys: ['id', 'row', 'followed', 'cuts'] },
+  ),
+  'weave rows': fc.record(
+    {
+      id: anyId,
+      name: anyName,
+      row: fc.array(anyMove, { maxLength: 60 }),
+      at: anyTime,
+      sample: fc.constant(true),
+    },
+    { requiredKeys: ['id', 'name', 'row', 'at'] },
+  ),
+  weaves: fc.record(
+    {
+      id: anyId,
+      at: anyTime,
+      weave: fc.constantFrom('in', 'out'),
+      size: fc.integer({ min: 1, max: 60 }),
+      cut: fc.nat(60),
+      faults: fc.nat(60),
+      slips: fc.array(fc.integer({ min: 2, max: 60 }), { maxLength: 20 }),
+      sample: fc.constant(true),
+    },
+    { requiredKeys: ['id', 'at', 'weave', 'size', 'cut', 'faults', 'slips'] },
+  ),
   lately: fc.record({
     id: fc.constant('lately'),
     ways: fc.array(fc.stringMatching(/^[a-z-]{0,20}$/), { maxLength: 20 }),

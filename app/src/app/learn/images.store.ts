@@ -1,13 +1,10 @@
 import { computed, inject, Injectable } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
 import { formatCard, Order, placeOf as placeIn } from '@enumeron/core/deck';
 import { Item, promptOf } from '@enumeron/core/learn';
 import { Journal } from '../data/journal';
 import { placeOf } from '../data/kind';
 import { ImageRow, IMAGES, LONGEST_IMAGE } from '../data/kinds/images';
-import { Reader } from '../data/reader';
-import { Rows } from '../data/rows';
-import { Storage } from '../data/storage';
+import { liveRows } from '../data/live-rows';
 
 /** The row of a card's or a number's image. */
 export const imageOf = (of: 'card' | 'number', name: string): string => `${of}-${name.replace('*', '_')}`;
@@ -16,22 +13,12 @@ export const imageOf = (of: 'card' | 'number', name: string): string => `${of}-$
 @Injectable()
 export class ImagesStore {
   private readonly journal = inject(Journal);
-  private readonly rows = inject(Rows);
-  private readonly stored = toSignal(
-    inject(Storage)
-      .live((db) => db.rows(IMAGES).toArray())
-      .pipe(inject(Reader).sound(IMAGES)),
-  );
+  private readonly stored = liveRows(IMAGES);
 
   readonly isRead = computed(() => this.stored() !== undefined);
-  readonly all = computed<ReadonlyMap<string, string>>(() => {
-    const images = new Map((this.stored() ?? []).map(({ id, words }) => [id, words]));
-    for (const [id, row] of this.rows.unstored(IMAGES)) {
-      if (row) images.set(id, row.words);
-      else images.delete(id);
-    }
-    return images;
-  });
+  readonly all = computed<ReadonlyMap<string, string>>(
+    () => new Map((this.stored() ?? []).map(({ id, words }) => [id, words])),
+  );
 
   /** The images of what an item shows and of the number that belongs to it, as a hint; empty where there are none. */
   hintFor(item: Item, order: Order): string {

@@ -166,12 +166,14 @@ test('unsubscribing ends the workers; a worker that fails is tried again, then i
 
 test.each(Object.keys(JOBS) as (keyof typeof JOBS)[])('%s: its parts are plain values', (name) => {
   const examples: { readonly [Name in keyof typeof JOBS]: ArgsOf<Name> } = {
+    diagnosis: { before: pack, intended: 'in', seen: [] },
     forecast: {
       ...{ order: pack, directions: ['number'], blocks: [pack], newCards: 5, schedule: SCHEDULE },
       ...{ memories: [], now: 1.7e12, offset: 0, minutes: 5, answerTime: 5000, rightness: 1 },
       ...{ days: 5, runs: 4, seed: 1 },
     },
     'key card': { ...keyCard, packs: 40 },
+    places: { size: 52, wanted: [{ from: 1, to: 5 }], cuts: true },
     possible: { now: pack, facts: [{ kind: 'cut' }] },
     properties: { order: pack },
     reschedule: { schedule: SCHEDULE, history: [['number 7D', [{ at: 1.7e12, grade: 3 }]]] },

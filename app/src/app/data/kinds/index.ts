@@ -21,9 +21,12 @@ import { SETTINGS } from './settings';
 import { SNAPSHOTS } from './snapshots';
 import { SUMS } from './sums';
 import { WANTED } from './wanted';
+import { WEAVE_ROWS } from './weave-rows';
+import { WEAVES_DONE } from './weaves';
+import { WEAVING } from './weaving';
 
 /** The version of all that is stored, and of a backup. A kind says what it does to bring a row to a later one. */
-export const DATA_VERSION = 4;
+export const DATA_VERSION = 5;
 
 /** Every kind of stored row. To add one: its file, and its name here. */
 export const KINDS: readonly Kind[] = [
@@ -49,6 +52,9 @@ export const KINDS: readonly Kind[] = [
   IMAGES,
   RUNS,
   SCHEDULES,
+  WEAVING,
+  WEAVE_ROWS,
+  WEAVES_DONE,
 ];
 
 export const kindNamed = (name: string): Kind | undefined => KINDS.find((kind) => kind.name === name);
