@@ -1,11 +1,13 @@
 import { DestroyRef, effect, inject, Injectable, signal } from '@angular/core';
 import { Card } from '@enumeron/core/deck';
+import { Marks } from './marks';
 
 /** An order that the rail shows in the pack's place while it is being made, and what it is. */
 export interface Preview {
   readonly home: readonly Card[];
   readonly now: readonly Card[];
   readonly label: string;
+  readonly marks?: Marks;
 }
 
 /** What a room shows on the rail instead of the pack. The pack stays as it lies. */

@@ -28,7 +28,7 @@ import { previewOnRail } from '../../pack/rail-preview';
 import { OrderSheet } from '../../shared/order-sheet';
 import { LeftDrafts } from '../../shared/left-drafts';
 import { NewTabs } from './new-tabs';
-import { SaveOrder } from './save-order';
+import { SaveOrder } from '../../shared/save-order';
 
 /** A known row of cards laid between indifferent ones. */
 @Component({

@@ -10,7 +10,7 @@ import { OrderSheet } from '../../shared/order-sheet';
 import { LeftDrafts } from '../../shared/left-drafts';
 import { jobView } from '../../workers/job-view';
 import { NewTabs } from './new-tabs';
-import { SaveOrder } from './save-order';
+import { SaveOrder } from '../../shared/save-order';
 
 /** An order at random that keeps what is asked of it; the same seed gives the same order. */
 @Component({

@@ -17,7 +17,7 @@ import { OrderSheet } from '../../shared/order-sheet';
 import { Strip } from '../../shared/strip';
 import { LeftDrafts } from '../../shared/left-drafts';
 import { NewTabs } from './new-tabs';
-import { SaveOrder } from './save-order';
+import { SaveOrder } from '../../shared/save-order';
 
 /** An order made by moves from another one, or the order from which these moves make that one. */
 @Component({

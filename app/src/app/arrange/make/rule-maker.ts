@@ -11,7 +11,7 @@ import { OrderSheet } from '../../shared/order-sheet';
 import { HeadRecipeView } from '../order/head-recipe';
 import { LeftDrafts } from '../../shared/left-drafts';
 import { NewTabs } from './new-tabs';
-import { SaveOrder } from './save-order';
+import { SaveOrder } from '../../shared/save-order';
 
 type Kind = Rule['kind'];
 

@@ -64,7 +64,7 @@ export class Rail {
   });
   protected readonly slots = computed(() => {
     const preview = this.preview();
-    if (preview) return slotsOf(preview.home, preview.now, NO_MARKS, []);
+    if (preview) return slotsOf(preview.home, preview.now, preview.marks ?? NO_MARKS, []);
     const guesses = this.guesses();
     if (guesses) return guessedSlots(this.pack.home(), guesses);
     return slotsOf(this.pack.home(), this.shown(), this.marks(), breaksIn(this.pack.home(), this.shown()));

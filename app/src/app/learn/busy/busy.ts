@@ -21,7 +21,7 @@ import { LearnStore } from '../learn.store';
       }
     </ul>
   </section>`,
-  styleUrl: '../page.scss',
+  styleUrl: '../../shared/page.scss',
   styles: `
     ul {
       max-width: 60ch;

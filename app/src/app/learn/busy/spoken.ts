@@ -32,7 +32,7 @@ const BETWEEN = 1200;
   providers: [Listening, StayOn, Voice],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './spoken.html',
-  styleUrls: ['../page.scss', '../drill/drill.scss', './spoken.scss'],
+  styleUrls: ['../../shared/page.scss', '../drill/drill.scss', './spoken.scss'],
 })
 export class Spoken {
   protected readonly store = inject(LearnStore);

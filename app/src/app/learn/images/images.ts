@@ -19,7 +19,7 @@ const LARGEST_FILE = 100_000;
   imports: [CardText, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './images.html',
-  styleUrls: ['../page.scss', './images.scss'],
+  styleUrls: ['../../shared/page.scss', './images.scss'],
 })
 export class Images {
   protected readonly store = inject(LearnStore);

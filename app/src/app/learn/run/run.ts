@@ -25,7 +25,7 @@ const BEGINNINGS = ['the top', 'any card'] as const;
   imports: [CardText, DatePipe, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './run.html',
-  styleUrls: ['../page.scss', './run.scss'],
+  styleUrls: ['../../shared/page.scss', './run.scss'],
 })
 export class Run {
   protected readonly store = inject(LearnStore);

@@ -30,7 +30,7 @@ const [DAYS, RUNS, SEED] = [30, 8, 11];
       <button mat-stroked-button type="button" (click)="calendar()">Practice days, iCalendar</button>
     </div>
     <p class="lead" role="status">{{ note() }}</p>`,
-  styleUrl: '../page.scss',
+  styleUrl: '../../shared/page.scss',
 })
 export class LearnFiles {
   private readonly store = inject(LearnStore);

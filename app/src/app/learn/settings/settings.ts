@@ -34,7 +34,7 @@ const seconds = (ms: number): string => (ms / 1000).toString();
   providers: [History, Rescheduling],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './settings.html',
-  styleUrls: ['../page.scss', './settings.scss'],
+  styleUrls: ['../../shared/page.scss', './settings.scss'],
 })
 export class LearnSettings {
   protected readonly store = inject(LearnStore);

@@ -23,7 +23,7 @@ const VERDICTS: Readonly<Record<StageVerdict['verdict'], string>> = {
   providers: [History, StandingStore],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './standing.html',
-  styleUrls: ['../page.scss', './standing.scss'],
+  styleUrls: ['../../shared/page.scss', './standing.scss'],
 })
 export class Standing {
   protected readonly store = inject(LearnStore);

@@ -14,8 +14,8 @@ import { MatInput } from '@angular/material/input';
 import { Router } from '@angular/router';
 import { Card, sayProblem } from '@enumeron/core/deck';
 import { nameProblem } from '@enumeron/core/file/formats/name';
-import { OrdersStore } from '../../data/orders.store';
-import { once } from '../../shared/once';
+import { OrdersStore } from '../data/orders.store';
+import { once } from './once';
 import { Origin, parseOrigin } from '@enumeron/core/file/arrange/origin';
 
 /** Names an order that has been made and keeps it. */

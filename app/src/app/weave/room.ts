@@ -1,0 +1,19 @@
+import { Room, WayIn } from '../shared/room';
+
+const way = (path: string, name: string, words: string): WayIn => ({
+  ...{ path, name, words, seen: '', asked: '' },
+});
+
+export const WEAVE: Room = {
+  key: '4',
+  name: 'Weave',
+  path: 'weave',
+  words: 'What does this row of perfect shuffles do? Which row does what I need?',
+  line: 'table',
+  ways: [
+    way('', 'Cards to places', 'cards to places'),
+    way('cycles', 'Cycles of weaves', 'cycles'),
+    way('wrong', 'A weave that went wrong', 'weave went wrong'),
+  ],
+  load: () => import('./weave.routes').then((module) => module.WEAVE_ROUTES),
+};
