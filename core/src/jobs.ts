@@ -1,6 +1,6 @@
 import { PROPERTIES } from './arrange/properties';
 import { RANDOM_ORDER } from './arrange/randomOrder';
-import { ROUTE } from './arrange/route';
+import { ROW } from './weave/rowSearch';
 import { SPREADS } from './arrange/spread';
 import { FORECAST } from './learn/forecast';
 import { RESCHEDULE } from './learn/reschedule';
@@ -19,6 +19,6 @@ export const JOBS = {
   properties: PROPERTIES,
   'random order': RANDOM_ORDER,
   reschedule: RESCHEDULE,
-  route: ROUTE,
+  row: ROW,
   spreads: SPREADS,
 } as const;

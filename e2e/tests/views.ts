@@ -62,6 +62,15 @@ export const VIEWS: readonly View[] = [
   { name: 'reckon, short group', path: '/reckon/short-group' },
   { name: 'reckon, map', path: '/reckon/map' },
   { name: 'reckon, thought shuffled', path: '/reckon/shuffled' },
+  {
+    name: 'weave',
+    path: '/weave',
+    fill: async (page) => {
+      await page.getByRole('application').focus();
+      await page.keyboard.type('ioc12 o');
+      await page.getByText('After 4 of 4').waitFor();
+    },
+  },
   { name: 'settings', path: '/settings' },
 ];
 

@@ -34,7 +34,6 @@ export {
   recipeSteps,
   sizeBefore,
 } from './recipe';
-export { findRoute, ROUTE, type RouteProgress, searchRoute } from './route';
 export {
   describeRule,
   headRecipe,

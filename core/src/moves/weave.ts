@@ -38,7 +38,8 @@ export interface UnweavePacket {
 }
 
 /** How many of `count` woven cards are in the upper part: of an odd number the larger part, for an out weave. */
-export const upperOf = (count: number, kind: WeaveKind): number => (kind === 'out' ? (count + 1) >> 1 : count >> 1);
+export const upperOf = (count: number, kind: WeaveKind): number =>
+  kind === 'out' ? (count + 1) >> 1 : count >> 1;
 
 /**
  * A perfect weave of the top `count` cards: those of the upper part come to every other index from 0 (out) or from 1

@@ -24,3 +24,17 @@ export {
 export { closeRow, openMove, type TypedRow, typeRow } from './rowKeys';
 export { weavePath, weavePaths } from './weavePath';
 export { type BinaryLine, binaryLines, type WorkedWeave, workedWeaves } from './working';
+export {
+  ALL_KINDS,
+  findRoute,
+  findRow,
+  isGoal,
+  LONGEST_ROW_SEARCHED,
+  ROW,
+  type RowFound,
+  type RowGoal,
+  type RowWish,
+  searchRow,
+} from './rowSearch';
+export { type RowKinds } from './rowSteps';
+export { type RowProgress } from './turnedSearch';

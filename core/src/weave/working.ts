@@ -17,7 +17,11 @@ export interface WorkedWeave {
  *
  * @param size cards in the pack. @param from the card's place, from 1.
  */
-export const workedWeaves = (size: number, from: number, row: readonly WeaveKind[]): readonly WorkedWeave[] => {
+export const workedWeaves = (
+  size: number,
+  from: number,
+  row: readonly WeaveKind[],
+): readonly WorkedWeave[] => {
   let place = from;
   return row.map((weave) => {
     const upper = weave === 'out' ? (size + 1) >> 1 : size >> 1;

@@ -124,6 +124,11 @@ test('what was asked before is answered at once, what was not is worked out', as
   expect(lent).toBe(before + 1);
 });
 
+const rowWish: ArgsOf<'row'> = {
+  ...{ from: pack, goal: { kind: 'order', to: [...pack].reverse() }, cuts: 'none', longest: 3 },
+  kinds: { weaves: true, unweaves: false, reversals: true },
+};
+
 test('what is held from the beginning waits too; a worker that is lent again does not', async () => {
   const own = worker();
   const again: Lender<Jobs> = {
@@ -151,9 +156,7 @@ test('what is held from the beginning waits too; a worker that is lent again doe
 });
 
 test('unsubscribing ends the workers; a worker that fails is tried again, then is an error', async () => {
-  runOn(lender(), 2)('route', { from: pack, to: [...pack].reverse() })
-    .subscribe()
-    .unsubscribe();
+  runOn(lender(), 2)('row', rowWish).subscribe().unsubscribe();
   expect(ended).toBe(1);
   const failing = lender(Promise.reject(new Error('no script')));
   lent = 0;
@@ -182,7 +185,7 @@ test.each(Object.keys(JOBS) as (keyof typeof JOBS)[])('%s: its parts are plain v
       conditions: NO_CONDITIONS,
       seed: 1,
     },
-    route: { from: pack, to: pack },
+    row: rowWish,
     spreads: { pack, packs: 10, seed: 1 },
   };
   const rule = JOBS[name] as unknown as JobRule<unknown, unknown, unknown>;

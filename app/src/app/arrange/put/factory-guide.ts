@@ -6,6 +6,7 @@ import { MatProgressBar } from '@angular/material/progress-bar';
 import { orderByRule, suitLayout } from '@enumeron/core/arrange';
 import { Card } from '@enumeron/core/deck';
 import { describeMove } from '@enumeron/core/moves';
+import { ALL_KINDS, LONGEST_ROW_SEARCHED } from '@enumeron/core/weave';
 import { CardText } from '../../shared/card-text';
 import { jobView } from '../../workers/job-view';
 import { FACTORIES } from './factories';
@@ -29,10 +30,12 @@ export class FactoryGuide {
   protected readonly searching = signal(false);
   protected readonly held = signal(false);
   protected readonly search = jobView(
-    'route',
+    'row',
     () => {
       const outcome = orderByRule(this.factory().rule);
-      return this.searching() && outcome.ok ? { from: outcome.order, to: this.order() } : undefined;
+      if (!this.searching() || !outcome.ok) return undefined;
+      const goal = { kind: 'order', to: this.order() } as const;
+      return { from: outcome.order, goal, kinds: ALL_KINDS, cuts: 'free', longest: LONGEST_ROW_SEARCHED };
     },
     this.held,
   );
@@ -42,7 +45,9 @@ export class FactoryGuide {
   });
   protected readonly route = computed(() => {
     const search = this.search();
-    return search?.kind === 'ended' ? { moves: search.result?.map(describeMove) } : undefined;
+    return search?.kind === 'ended'
+      ? { moves: search.result.row?.map((move) => describeMove(move)) }
+      : undefined;
   });
 
   constructor() {

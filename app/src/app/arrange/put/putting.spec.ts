@@ -1,5 +1,6 @@
 import { TestBed } from '@angular/core/testing';
-import { findRoute, orderByRule } from '@enumeron/core/arrange';
+import { orderByRule } from '@enumeron/core/arrange';
+import { findRow } from '@enumeron/core/weave';
 import {
   Card,
   formatCard,
@@ -31,19 +32,19 @@ import { PutInOrder } from './put-in-order';
 const [tidemark, wheel, harbours, breakwater] = sampleOrders();
 
 /** The worker's computation, done here and at once. */
-type SearchRoute = (
-  args: ArgsOf<'route'>,
+type SearchRow = (
+  args: ArgsOf<'row'>,
   held?: Observable<boolean>,
-) => Observable<JobState<ProgressOf<'route'>, ResultOf<'route'>>>;
-const searchHere: SearchRoute = ({ from, to }) => of({ kind: 'ended', result: findRoute(from, to, 2) });
-let search: SearchRoute = searchHere;
+) => Observable<JobState<ProgressOf<'row'>, ResultOf<'row'>>>;
+const searchHere: SearchRow = (wish) => of({ kind: 'ended', result: findRow({ ...wish, longest: 2 }) });
+let search: SearchRow = searchHere;
 
 beforeEach(async () => {
   search = searchHere;
   await freshApp([
     {
       provide: RUN_JOB,
-      useValue: (_: string, ...asked: Parameters<SearchRoute>) => search(...asked),
+      useValue: (_: string, ...asked: Parameters<SearchRow>) => search(...asked),
     },
   ]);
 });
@@ -117,7 +118,7 @@ describe('from a new pack', () => {
     await rendered.set('order', factory);
     expect(rendered.text()).toContain('The pack comes in this order: nothing to do.');
     await rendered.set('order', tidemark.cards);
-    expect(rendered.text()).toContain('No row of up to five');
+    expect(rendered.text()).toContain('No row of up to six');
   });
 
   test('a search says how far it is, is stopped and goes on, and ends with another pack', async () => {

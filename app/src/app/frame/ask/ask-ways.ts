@@ -18,7 +18,7 @@ const openWay = (room: Room, way: WayIn, values?: Values): Intent => ({
 const callWay = (room: Room, way: WayIn): Reply => ({
   intent: openWay(room, way),
   says: `Open ${way.name}`,
-  note: `Seen: ${way.seen}. Asked: ${way.asked}.`,
+  note: way.seen && `Seen: ${way.seen}. Asked: ${way.asked}.`,
   completions: [],
 });
 
@@ -26,7 +26,7 @@ const callWay = (room: Room, way: WayIn): Reply => ({
 export const waysFor = (text: string): Completion[] =>
   WAYS_IN.filter(({ way: { words } }) => ` ${words}`.includes(` ${text}`)).map(({ room, way }) => ({
     text: way.words,
-    says: `${way.name}: ${way.asked}`,
+    says: way.asked ? `${way.name}: ${way.asked}` : way.name,
     intent: openWay(room, way),
   }));
 

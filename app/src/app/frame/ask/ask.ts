@@ -163,6 +163,16 @@ const riffled = (rest: readonly string[]): Reply => {
   };
 };
 
+/** A room's name, which may be the beginning of a move, too. */
+const roomReply = (word: string, rest: readonly string[]): Reply | undefined => {
+  const room = ROOMS.find(({ name }) => name.toLowerCase() === word);
+  const moves = WRITTEN_MOVES.filter(({ usage }) => usage.startsWith(`${word} `));
+  if (!room || (rest.length > 0 && moves.length > 0)) return undefined;
+  if (rest.length > 0) return wrong(`Nothing goes after ${word}.`);
+  const completions = moves.map(({ usage, says }) => ({ text: `${word} `, usage, says }));
+  return { intent: { do: 'go', room }, says: `Open ${room.name}`, completions };
+};
+
 const wordReply = (asked: Asked, word: string, rest: readonly string[]): Reply | undefined => {
   if (word === 'face' || word === 'top')
     return rest.length > 1 ? wrong(`One card after ${word}, such as ${word} KH.`) : see(asked, word, rest[0]);
@@ -170,10 +180,8 @@ const wordReply = (asked: Asked, word: string, rest: readonly string[]): Reply |
   if (factWord) return tell(asked, factWord, rest);
   if (word === 'riffled') return riffled(rest);
   const known = WORDS.find((candidate) => candidate.word === word);
-  const room = ROOMS.find(({ name }) => name.toLowerCase() === word);
-  if (!known && !room) return undefined;
+  if (!known) return undefined;
   if (rest.length > 0) return wrong(`Nothing goes after ${word}.`);
-  if (room) return { intent: { do: 'go', room }, says: `Open ${room.name}`, completions: [] };
   if (word === 'swap' && asked.beside === undefined) return wrong(NO_OTHER_PACK);
   const act = word as 'undo' | 'redo' | 'help' | 'swap';
   const says = {
@@ -237,7 +245,8 @@ const writtenMove = ({ now }: Asked, words: readonly string[]): Reply | undefine
 
 /** What cards, numbers and words are read as. */
 const read = (words: readonly string[], asked: Asked): Reply => {
-  const known = writtenMove(asked, words) ?? wordReply(asked, words[0], words.slice(1));
+  const [word, ...rest] = words;
+  const known = roomReply(word, rest) ?? writtenMove(asked, words) ?? wordReply(asked, word, rest);
   if (known) return known;
   if (words.length === 1) return oneWord(asked, words[0]);
   if (words[1] === 'of') return { hint: 'and its suit: clubs, diamonds, hearts or spades', completions: [] };
