@@ -7,6 +7,7 @@ import { RESCHEDULE } from './learn/reschedule';
 import { POSSIBLE } from './reckon/facts/deduce';
 import { KEY_CARD } from './reckon/patterns/keyCard';
 import { DIAGNOSIS } from './weave/diagnose';
+import { LIVING } from './weave/living';
 import { PLACES } from './weave/planPlaces';
 
 /** Every long computation, by name. To add one: its file with its `JobRule`, and a row here. */
@@ -14,6 +15,7 @@ export const JOBS = {
   diagnosis: DIAGNOSIS,
   forecast: FORECAST,
   'key card': KEY_CARD,
+  'living properties': LIVING,
   places: PLACES,
   possible: POSSIBLE,
   properties: PROPERTIES,

@@ -29,7 +29,9 @@ export {
   findRoute,
   findRow,
   isGoal,
+  LONGEST_MATES,
   LONGEST_ROW_SEARCHED,
+  LONGEST_WORD_SEARCHED,
   ROW,
   type RowFound,
   type RowGoal,
@@ -38,3 +40,16 @@ export {
 } from './rowSearch';
 export { type RowKinds } from './rowSteps';
 export { type RowProgress } from './turnedSearch';
+export { LIVING, livingProperties, type LivingProperty } from './living';
+export {
+  type Break,
+  distancesAfter,
+  namedByBreak,
+  withExtraCard,
+  withoutCard,
+  withStandIn,
+  type WrongCount,
+} from './missingCard';
+export { wayPoints } from './wayPoints';
+export { sayExplanation, upperPlaces } from './explanationWords';
+export { type LoggedWeave, type SlipBin, type WeaveRecord, weaveRecord } from './weaveLog';

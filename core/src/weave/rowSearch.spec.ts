@@ -4,6 +4,7 @@ import { seededRng, shuffled } from '../deck/rng';
 import { mateOf } from '../deck/card';
 import { applyMove, Move } from '../moves/move';
 import { parseMovesText } from '../moves/moveText';
+import { weave } from '../moves/weave';
 import { findRoute, findRow, isGoal, LONGEST_MATES, RowGoal, RowWish, searchRow } from './rowSearch';
 
 const isCut = ({ kind }: Move): boolean => kind === 'cut';
@@ -222,4 +223,35 @@ test('it says how far it is, and that there is no short row', () => {
   expect(
     findRow({ ...wish, kinds: { weaves: false, unweaves: false, reversals: false } }).row,
   ).toBeUndefined();
+});
+
+test('the way back to the home order, by weaves alone or to any turn of it', () => {
+  const home = shuffled(numberOrder(), seededRng(6));
+  const weaves = { weaves: true, unweaves: false, reversals: false };
+  for (const count of [4, 6, 8]) {
+    const from = Array.from({ length: count }).reduce<Order>((now) => weave(now, 'out'), home);
+    const goal: RowGoal = { kind: 'order', to: home };
+    const { row } = findRow({ ...{ from, goal, kinds: weaves, cuts: 'none', longest: 12 } });
+    // Eight out weaves bring 52 cards back, and no row of weaves alone is shorter than what is left of them.
+    expect(row).toEqual(Array.from({ length: 8 - count }, () => ({ kind: 'weave', weave: 'out' })));
+    const turned = findRow({
+      from,
+      goal: { ...goal, turned: true },
+      kinds: weaves,
+      cuts: 'free',
+      longest: 6,
+    });
+    expect(turned.row ? isGoal(turned.row.reduce(applyMove, from), { ...goal, turned: true }) : true).toBe(
+      true,
+    );
+    if (8 - count <= 6) expect(weights(turned.row ?? [])).toBeLessThanOrEqual(8 - count);
+    const uncut = findRow({
+      from,
+      goal: { ...goal, turned: true },
+      kinds: weaves,
+      cuts: 'none',
+      longest: 12,
+    });
+    expect(uncut.row?.length).toBeLessThanOrEqual(8 - count);
+  }
 });

@@ -1,15 +1,17 @@
 import { Card, colourOf, mateOf, suitOf } from '../deck/card';
+import { offsetOf } from '../deck/offset';
 import { Order, sameOrder } from '../deck/order';
 import { finish, Job, JobRule } from '../job/job';
 import { applyMove, Move } from '../moves/move';
-import { plainSteps, RowKinds, turnedMoves, turnedSteps, WayStep } from './rowSteps';
+import { plainSteps, RowKinds, RowStep, turnedMoves, turnedSteps, WayStep } from './rowSteps';
 import { MatesSearch } from './matesSearch';
 import { RowProgress, TurnedSearch } from './turnedSearch';
 import { WordSearch } from './wordSearch';
 
 /** What a row is to end in. */
 export type RowGoal =
-  | { readonly kind: 'order'; readonly to: Order }
+  /** An order, or any turn of it. */
+  | { readonly kind: 'order'; readonly to: Order; readonly turned?: true }
   /** Cards of one colour, or of one suit, lie together. */
   | { readonly kind: 'colours' }
   | { readonly kind: 'suits' }
@@ -44,10 +46,13 @@ export const LONGEST_ROW_SEARCHED = 6;
 /** The most after which mates are looked at: all rows are tried. */
 export const LONGEST_MATES = 3;
 /** The most where cards are alike, or cuts are counted or not allowed; what is too many is said. */
-export const LONGEST_WORD_SEARCHED = 12;
+export const LONGEST_WORD_SEARCHED = 30;
 
 /** Every kind of move that a row may have. */
 export const ALL_KINDS: RowKinds = { weaves: true, unweaves: true, reversals: true };
+
+/** With so few steps more levels can be kept than the larger search keeps. */
+const MOST_WORD_STEPS = 120;
 
 /** Packs of fewer cards are searched as words: the windows of the larger search do not fit. */
 const LEAST_TURNED = 12;
@@ -92,19 +97,28 @@ const wordsOf = (
   const group = groupOf(goal);
   const names = [...new Set(from.map(group))];
   const start = Uint8Array.from(from, (card) => names.indexOf(group(card)));
-  if (goal.kind === 'order')
-    return { start, goals: [Uint8Array.from(goal.to, (card) => names.indexOf(group(card)))] };
+  if (goal.kind === 'order') {
+    const word = goal.to.map((card) => names.indexOf(group(card)));
+    const turns = goal.turned ? word : word.slice(0, 1);
+    return {
+      start,
+      goals: turns.map((_, turn) => Uint8Array.from([...word.slice(turn), ...word.slice(0, turn)])),
+    };
+  }
   if (goal.kind === 'together') return { start, goals: blockWords(start, names.indexOf('true')) };
   const blocks = names.map((_, label) => [...start].filter((each) => each === label));
   return { start, goals: arrangements(blocks).map((row) => Uint8Array.from(row.flat())) };
 };
 
-const rowOf = ({ from, cuts }: RowWish, way: readonly WayStep[], last: number): readonly Move[] =>
-  cuts === 'free' ? turnedMoves(from, way, last) : way.map(({ step }) => step.move);
+const rowOf = ({ from, goal, cuts }: RowWish, way: readonly WayStep[], last: number): readonly Move[] =>
+  cuts === 'free'
+    ? turnedMoves(from, way, goal.kind === 'order' && goal.turned ? undefined : last)
+    : way.map(({ step }) => step.move);
 
 /** Whether a pack is as it is wanted; every row is done before it is given. */
 export const isGoal = (order: Order, goal: RowGoal): boolean => {
-  if (goal.kind === 'order') return sameOrder(order, goal.to);
+  if (goal.kind === 'order')
+    return goal.turned ? offsetOf(goal.to, order) !== undefined : sameOrder(order, goal.to);
   const group = groupOf(goal);
   const groups = order.map(group);
   if (goal.kind === 'mates')
@@ -130,11 +144,11 @@ function* search(wish: RowWish): Job<RowProgress, RowFound> {
   const size = from.length;
   if (goal.kind === 'order' && !sameCards(from, goal.to)) return { row: undefined, proved: 0, looked: 0 };
   if (goal.kind === 'mates') return yield* matesTogether(wish);
-  if (goal.kind === 'order' && cuts === 'free' && size >= LEAST_TURNED)
-    return yield* turnedRow(wish, goal.to);
-  const { start, goals } = wordsOf(from, goal);
   const free = cuts === 'free';
   const steps = free ? turnedSteps(kinds, size) : plainSteps(kinds, size, cuts === 'counted');
+  if (goal.kind === 'order' && free && size >= LEAST_TURNED && steps.length > MOST_WORD_STEPS)
+    return yield* turnedRow(wish, goal, steps);
+  const { start, goals } = wordsOf(from, goal);
   const words = new WordSearch(steps, free, start, goals);
   const { way, proved } = yield* words.run(Math.min(wish.longest, LONGEST_WORD_SEARCHED));
   return { row: way && rowOf(wish, way.steps, way.last), proved, looked: words.looked };
@@ -159,12 +173,15 @@ function* matesTogether(wish: RowWish): Job<RowProgress, RowFound> {
 }
 
 /** Between two orders, cuts free: packs are laid out from the goal's first card on. */
-function* turnedRow(wish: RowWish, to: Order): Job<RowProgress, RowFound> {
-  const { from, kinds } = wish;
+function* turnedRow(
+  wish: RowWish,
+  { to, turned: anyTurn }: Extract<RowGoal, { kind: 'order' }>,
+  steps: readonly RowStep[],
+): Job<RowProgress, RowFound> {
+  const { from } = wish;
   const size = from.length;
   const first = from.indexOf(to[0]);
   const start = Uint8Array.from(from, (_, index) => to.indexOf(from[(first + index) % size]));
-  const steps = turnedSteps(kinds, size);
   const turned = new TurnedSearch(size, steps, start);
   const longest = Math.min(wish.longest, LONGEST_ROW_SEARCHED);
   const numbers = yield* turned.run(longest);
@@ -173,7 +190,7 @@ function* turnedRow(wish: RowWish, to: Order): Job<RowProgress, RowFound> {
     step: steps[number],
     turn: index === 0 ? first : 0,
   }));
-  const row = turnedMoves(from, way, way.length === 0 ? first : 0);
+  const row = turnedMoves(from, way, anyTurn ? undefined : way.length === 0 ? first : 0);
   return { row, proved: numbers.length, looked: turned.looked };
 }
 

@@ -92,9 +92,9 @@ const rotated = (order: Order, turn: number): Order => [...order.slice(turn), ..
 /**
  * The moves of a way of turned steps, with the cuts that bring the pack to where each of them wants it.
  *
- * @param last the pack is laid out from this index on at the end: that card comes on top.
+ * @param last the pack is laid out from this index on at the end: that card comes on top; undefined leaves it turned.
  */
-export const turnedMoves = (from: Order, way: readonly WayStep[], last: number): readonly Move[] => {
+export const turnedMoves = (from: Order, way: readonly WayStep[], last?: number): readonly Move[] => {
   const moves: Move[] = [];
   let [now, laid] = [from, from];
   const cutTo = (top: number): void => {
@@ -110,6 +110,6 @@ export const turnedMoves = (from: Order, way: readonly WayStep[], last: number):
     now = applyMove(now, step.move);
     laid = Array.from(step.source, (index) => before[index]);
   }
-  cutTo(laid[last % Math.max(1, laid.length)]);
+  if (last !== undefined) cutTo(laid[last % Math.max(1, laid.length)]);
   return moves;
 };

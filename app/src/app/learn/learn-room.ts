@@ -36,29 +36,7 @@ const PAGES: readonly Page[] = [
       }
       <router-outlet />
     </div>`,
-  styles: `
-    .sample {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0 12px;
-      align-items: center;
-      margin: 0;
-      padding: 6px 20px;
-      border-bottom: 1px solid var(--line);
-      background: var(--petrol-wash);
-    }
-
-    button {
-      min-height: 44px;
-      padding: 0;
-      border: 0;
-      background: none;
-      color: var(--petrol);
-      font: inherit;
-      font-weight: 650;
-      cursor: pointer;
-    }
-  `,
+  styleUrl: '../shared/sample-line.scss',
 })
 export class LearnRoom {
   private readonly sample = inject(SampleLearning);

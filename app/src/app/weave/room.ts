@@ -12,8 +12,10 @@ export const WEAVE: Room = {
   line: 'table',
   ways: [
     way('', 'Cards to places', 'cards to places'),
+    way('orders', 'From order to order', 'order to order'),
     way('cycles', 'Cycles of weaves', 'cycles'),
-    way('wrong', 'A weave that went wrong', 'weave went wrong'),
+    way('missing', 'A card missing', 'card missing'),
+    way('wrong', 'A weave that went wrong', 'went wrong'),
   ],
   load: () => import('./weave.routes').then((module) => module.WEAVE_ROUTES),
 };

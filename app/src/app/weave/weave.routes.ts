@@ -1,5 +1,6 @@
 import { Routes } from '@angular/router';
 import { KeptRows } from './kept.store';
+import { WeaveLogStore } from './log/weave-log.store';
 import { RowPage } from './row/row-page';
 import { WeaveRoom } from './weave-room';
 import { WeavingStore } from './weaving.store';
@@ -8,7 +9,22 @@ export const WEAVE_ROUTES: Routes = [
   {
     path: '',
     component: WeaveRoom,
-    providers: [WeavingStore, KeptRows],
-    children: [{ path: '', pathMatch: 'full', component: RowPage }],
+    providers: [WeavingStore, KeptRows, WeaveLogStore],
+    children: [
+      { path: '', pathMatch: 'full', component: RowPage },
+      {
+        path: 'orders',
+        loadComponent: () => import('./orders/orders-page').then((module) => module.OrdersPage),
+      },
+      {
+        path: 'cycles',
+        loadComponent: () => import('./cycles/cycles-page').then((module) => module.CyclesPage),
+      },
+      {
+        path: 'missing',
+        loadComponent: () => import('./missing/missing-page').then((module) => module.MissingPage),
+      },
+      { path: 'wrong', loadComponent: () => import('./wrong/wrong-page').then((module) => module.WrongPage) },
+    ],
   },
 ];

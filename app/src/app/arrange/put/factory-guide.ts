@@ -9,7 +9,7 @@ import { describeMove } from '@enumeron/core/moves';
 import { ALL_KINDS, LONGEST_ROW_SEARCHED } from '@enumeron/core/weave';
 import { CardText } from '../../shared/card-text';
 import { jobView } from '../../workers/job-view';
-import { FACTORIES } from './factories';
+import { FACTORIES } from '../../shared/factories';
 
 /** From a new pack to the order: suit by suit, or by a short row of weaves, cuts and reversals. */
 @Component({

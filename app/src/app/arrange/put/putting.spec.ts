@@ -20,7 +20,7 @@ import { sampleOrders } from '../../data/sample';
 import { PackStore } from '../../pack/pack.store';
 import { ArgsOf, JobState, ProgressOf, ResultOf, RUN_JOB } from '../../workers/jobs';
 import { CompareView } from '../order/compare-view';
-import { FACTORIES } from './factories';
+import { FACTORIES } from '../../shared/factories';
 import { FactoryGuide } from './factory-guide';
 import { FreeGuide } from './free-guide';
 import { GlimpseCheck } from './glimpse-check';

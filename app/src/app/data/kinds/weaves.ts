@@ -24,13 +24,14 @@ export const WEAVES_DONE: Kind<WeaveDoneRow> = {
   inBackup: true,
   most: 100_000,
   schema: (joi, { key, time }) => {
-    const count = joi.number().integer().min(0).max(60).required();
+    const number = joi.number().integer().min(0).max(60);
+    const count = number.required();
     return joi.object({
       id: key,
       at: time,
       weave: joi.valid('in', 'out').required(),
       ...{ size: count.min(1), cut: count, faults: count },
-      slips: joi.array().items(count.min(2)).max(60).required(),
+      slips: joi.array().items(number.min(2)).max(60).required(),
       sample: joi.valid(true),
     });
   },

@@ -52,7 +52,7 @@ const [SIZE, LEFT, BELOW] = [220, 34, 18];
         </table>
       </details>
     }`,
-  styleUrl: '../chart.scss',
+  styleUrl: '../../shared/chart.scss',
   styles: `
     .square {
       max-width: 20rem;

@@ -45,7 +45,7 @@ const SLOWEST = 5000;
         }
       </ul>
     }`,
-  styleUrls: ['../../shared/page.scss', '../chart.scss', './heat-sheet.scss'],
+  styleUrls: ['../../shared/page.scss', '../../shared/chart.scss', './heat-sheet.scss'],
 })
 export class HeatSheet {
   readonly paces = input.required<ReadonlyMap<string, ItemPace>>();

@@ -16,7 +16,7 @@ const DAYS = 40;
   imports: [DatePipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './speed-chart.html',
-  styleUrl: '../chart.scss',
+  styleUrl: '../../shared/chart.scss',
 })
 export class SpeedChart {
   readonly answers = input.required<readonly Heard[]>();

@@ -38,7 +38,7 @@ import { SumsStore } from '../sums/sums.store';
         </table>
       </div>
     }`,
-  styleUrl: '../chart.scss',
+  styleUrl: '../../shared/chart.scss',
   styles: `
     .bars {
       width: 100%;

@@ -50,7 +50,7 @@ const PAIRS = 8;
         }
       </ul>
     }`,
-  styleUrl: '../chart.scss',
+  styleUrl: '../../shared/chart.scss',
   styles: `
     ol,
     ul {

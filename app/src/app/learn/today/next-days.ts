@@ -60,7 +60,7 @@ const [WIDTH, HEIGHT] = [300, 70];
     } @else {
       <p>{{ failed() ? 'A script is missing. Reload the page.' : 'Running the schedule forward …' }}</p>
     }`,
-  styleUrl: '../chart.scss',
+  styleUrl: '../../shared/chart.scss',
   styles: `
     svg {
       max-width: none;

@@ -1,15 +1,7 @@
 import { Move } from '@enumeron/core/moves';
 import { PlacesPlan } from '@enumeron/core/weave';
 import { CutPrice } from '../../data/kinds/weaving';
-
-const NUMBERS = [
-  ...['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten'],
-  ...['Eleven', 'Twelve'],
-] as const;
-
-/** `Six moves`, with the number in words up to twelve. */
-const counted = (count: number, one: string, many: string): string =>
-  `${NUMBERS[count] ?? count.toString()} ${count === 1 ? one : many}`;
+import { counted, tookWords } from '../search-words';
 
 const isCut = ({ kind }: Move): boolean => kind === 'cut';
 
@@ -34,7 +26,6 @@ export const NO_ROW =
 
 /** How large the search was and how long it took: `18,204 states of 3 cards, 0.4 s`. */
 export const searchWords = ({ looked }: Pick<PlacesPlan, 'looked'>, cards: number, ms: number): string => {
-  const time = ms < 950 ? `${Math.round(ms).toString()} ms` : `${(ms / 1000).toFixed(1)} s`;
   const many = `${looked.toLocaleString('en')} ${looked === 1 ? 'state' : 'states'}`;
-  return `${many} of ${cards === 1 ? 'one card' : `${cards.toString()} cards`} looked at, ${time}.`;
+  return `${many} of ${cards === 1 ? 'one card' : `${cards.toString()} cards`} looked at, ${tookWords(ms)}.`;
 };

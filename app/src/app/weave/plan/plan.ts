@@ -1,19 +1,11 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  effect,
-  inject,
-  signal,
-  untracked,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { Move } from '@enumeron/core/moves';
 import { moveName, PlacesWish, weavePaths } from '@enumeron/core/weave';
 import { CUT_PRICES, CutPrice } from '../../data/kinds/weaving';
-import { Clock } from '../../shared/clock';
 import { jobView } from '../../workers/job-view';
+import { tookSince } from '../took';
 import { WeavingStore } from '../weaving.store';
 import { HeadRow } from './head-row';
 import { NO_ROW, planWords, searchWords } from './plan-words';
@@ -40,7 +32,6 @@ const MOST_ROWS = 8;
 })
 export class Plan {
   protected readonly store = inject(WeavingStore);
-  private readonly clock = inject(Clock);
 
   protected readonly prices = CUT_PRICES;
   protected readonly priceWords = CUT_WORDS;
@@ -78,10 +69,6 @@ export class Plan {
     () => this.stoppedWish() !== undefined && this.stoppedWish() === this.wish(),
   );
   private readonly search = jobView('places', () => (this.stopped() ? undefined : this.wish()));
-  /** How long the search took, in milliseconds. */
-  private readonly took = signal(0);
-  private readonly began = computed(() => ({ wish: this.wish(), at: this.clock.pageNow() }));
-
   protected readonly looked = computed(() => {
     const search = this.search();
     return search?.kind === 'running' ? search.progress.toLocaleString('en') : undefined;
@@ -90,6 +77,7 @@ export class Plan {
     const search = this.search();
     return search?.kind === 'ended' && this.wish() !== undefined ? search : undefined;
   });
+  private readonly took = tookSince(this.wish, this.found);
   protected readonly failed = computed(() => this.search()?.kind === 'failed');
   protected readonly answer = computed(() => {
     const row = this.found()?.result.row;
@@ -114,13 +102,6 @@ export class Plan {
   });
   protected readonly listed = computed(() => this.rows().slice(0, MOST_ROWS));
   private readonly shownNames = computed(() => this.store.names().join(', '));
-
-  constructor() {
-    effect(() => {
-      if (this.found()) untracked(() => this.took.set(this.clock.pageNow() - this.began().at));
-    });
-    effect(() => this.began());
-  }
 
   protected isShown(names: string): boolean {
     return this.shownNames() === names;

@@ -1,3 +1,4 @@
+import { BreakpointObserver } from '@angular/cdk/layout';
 import { afterNextRender, DOCUMENT, effect, inject, Injector, untracked } from '@angular/core';
 import { Order } from '@enumeron/core/deck';
 
@@ -34,12 +35,12 @@ const moveCards = (document: Document, before: Order, after: Order): void => {
  */
 export const weaveRail = (shown: () => Order): void => {
   const [document, injector] = [inject(DOCUMENT), inject(Injector)];
-  const still = document.defaultView?.matchMedia('(prefers-reduced-motion: reduce)');
+  const media = inject(BreakpointObserver);
   let before: Order | undefined;
   effect(() => {
     const [was, now] = [before, shown()];
     before = now;
-    if (!was || was === now || still?.matches) return;
+    if (!was || was === now || media.isMatched('(prefers-reduced-motion: reduce)')) return;
     untracked(() => afterNextRender({ read: () => moveCards(document, was, now) }, { injector }));
   });
 };

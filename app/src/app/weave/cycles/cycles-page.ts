@@ -1,0 +1,59 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { mateOf, placeOf } from '@enumeron/core/deck';
+import { weave, WeaveKind } from '@enumeron/core/moves';
+import { weaveCycles } from '@enumeron/core/weave';
+import { PackStore } from '../../pack/pack.store';
+import { EntryField } from '../../shared/form/entry-field';
+import { numberReader } from '../../shared/form/reading';
+import { jobView } from '../../workers/job-view';
+import { CycleRing } from './cycle-ring';
+
+/** The largest pack that is looked at. */
+const LARGEST = 64;
+
+/** How many weaves bring a pack back, the ways round, and which properties of the order live through a weave. */
+@Component({
+  selector: 'en-cycles-page',
+  imports: [CycleRing, EntryField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './cycles-page.html',
+  styleUrls: [
+    '../../shared/page.scss',
+    '../plan/plan.scss',
+    '../orders/orders-page.scss',
+    './cycles-page.scss',
+  ],
+})
+export class CyclesPage {
+  protected readonly pack = inject(PackStore);
+
+  protected readonly kinds: readonly WeaveKind[] = ['out', 'in'];
+  protected readonly kind = signal<WeaveKind>('out');
+  private readonly typed = signal<number | undefined>(undefined);
+  protected readonly size = computed(() => this.typed() ?? this.pack.size());
+  protected readonly showNumber = (size: number): string => size.toString();
+  protected readonly read = numberReader(LARGEST, 2);
+
+  protected readonly found = computed(() => weaveCycles(this.size(), this.kind()));
+  protected readonly other = computed(() => weaveCycles(this.size(), this.kind() === 'in' ? 'out' : 'in'));
+  protected readonly rings = computed(() => this.found().cycles.filter(({ length }) => length > 1));
+  protected readonly fixed = computed(() => this.found().fixed.join(', '));
+
+  /** How many pairs of mates lie as far from the top as from the face, now and after one weave. */
+  protected readonly mirrored = computed(() => {
+    const pairs = (now: readonly number[]): number =>
+      now.filter((card, index) => placeOf(now, mateOf(card)) === now.length - index).length / 2;
+    const now = this.pack.now();
+    return { now: pairs(now), after: pairs(weave(now, this.kind())) };
+  });
+
+  private readonly job = jobView('living properties', () => ({ order: this.pack.home() }));
+  protected readonly living = computed(() => {
+    const job = this.job();
+    return job?.kind === 'ended' ? job.result : undefined;
+  });
+
+  protected setSize(size: number | undefined): void {
+    this.typed.set(size);
+  }
+}

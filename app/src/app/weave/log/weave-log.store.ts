@@ -1,0 +1,32 @@
+import { computed, inject, Injectable } from '@angular/core';
+import { Committed, Journal } from '../../data/journal';
+import { placeOf } from '../../data/kind';
+import { WEAVES_DONE, WeaveDoneRow } from '../../data/kinds/weaves';
+import { liveRows } from '../../data/live-rows';
+import { newId } from '../../data/new-id';
+import { Clock } from '../../shared/clock';
+
+/** So many weaves are shown: the latest. */
+const SHOWN = 500;
+
+/** The weaves that were practised, live. */
+@Injectable()
+export class WeaveLogStore {
+  private readonly journal = inject(Journal);
+  private readonly clock = inject(Clock);
+  private readonly stored = liveRows(WEAVES_DONE, (db) =>
+    db.rows(WEAVES_DONE).orderBy('at').reverse().limit(SHOWN).toArray(),
+  );
+
+  /** The latest first. */
+  readonly all = computed(() => [...(this.stored() ?? [])].sort((a, b) => b.at - a.at));
+
+  add(weave: Omit<WeaveDoneRow, 'id' | 'at'>): Promise<Committed> {
+    const row = { id: newId(), at: this.clock.now(), ...weave };
+    return this.journal.commit('note a weave', [placeOf(WEAVES_DONE, row.id)], () => [row]);
+  }
+
+  remove({ id }: WeaveDoneRow): Promise<Committed> {
+    return this.journal.commit('remove a weave from the log', [placeOf(WEAVES_DONE, id)], () => [undefined]);
+  }
+}

@@ -1,0 +1,195 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatProgressBar } from '@angular/material/progress-bar';
+import { Card, parseOrder, sayProblem, showCard, suitOf } from '@enumeron/core/deck';
+import { describeMove, WeaveKind } from '@enumeron/core/moves';
+import {
+  ALL_KINDS,
+  DoubtfulWeave,
+  NEAR_MIDDLE,
+  sayExplanation,
+  SeenCard,
+  upperPlaces,
+  WeaveExplanation,
+} from '@enumeron/core/weave';
+import { keepDraft } from '../../data/draft-fields';
+import { PackStore } from '../../pack/pack.store';
+import { previewOnRail } from '../../pack/rail-preview';
+import { CardText } from '../../shared/card-text';
+import { EntryField } from '../../shared/form/entry-field';
+import { cardCompleter, cardReader, numberReader } from '../../shared/form/reading';
+import { once } from '../../shared/once';
+import { jobView } from '../../workers/job-view';
+import { WeaveLog } from '../log/weave-log';
+import { WeaveLogStore } from '../log/weave-log.store';
+
+/** So many explanations are listed until more are asked for. */
+const FIRST = 5;
+
+/** The longest row back that is searched for. */
+const LONGEST_BACK = 4;
+
+/** A weave that may have gone wrong: from a few glimpses or the whole order, what happened, and the way back. */
+@Component({
+  selector: 'en-wrong-page',
+  imports: [CardText, EntryField, MatButton, MatProgressBar, WeaveLog],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './wrong-page.html',
+  styleUrls: [
+    '../../shared/page.scss',
+    '../plan/plan.scss',
+    '../orders/orders-page.scss',
+    './wrong-page.scss',
+  ],
+})
+export class WrongPage {
+  protected readonly pack = inject(PackStore);
+  private readonly log = inject(WeaveLogStore);
+
+  protected readonly kinds: readonly WeaveKind[] = ['in', 'out'];
+  protected readonly near = NEAR_MIDDLE;
+  protected readonly intended = signal<WeaveKind>('out');
+  /** What was seen, as it is written: a place and a card each; a line may lack one of them. */
+  protected readonly places = signal<readonly (number | null)[]>([]);
+  protected readonly cards = signal<readonly (number | null)[]>([]);
+  /** The whole order, as text. */
+  protected readonly whole = signal('');
+  protected readonly chosen = signal(0);
+  protected readonly listsAll = signal(false);
+
+  protected readonly show = showCard;
+  protected readonly showNumber = (place: number): string => place.toString();
+  protected readonly readPlace = computed(() => numberReader(this.pack.size()));
+  protected readonly readCard = computed(() => cardReader(this.pack.now()));
+  protected readonly complete = computed(() => cardCompleter(this.pack.now()));
+
+  /** The lines, and an empty one for the next. */
+  protected readonly lines = computed(() => {
+    const [places, cards] = [this.places(), this.cards()];
+    const count = Math.max(places.length, cards.length) + 1;
+    return Array.from({ length: count }, (_, index) => {
+      const [place, card] = [places.at(index) ?? undefined, cards.at(index) ?? undefined];
+      return index < count - 1 || count === 1
+        ? { place, card, suit: card === undefined ? undefined : suitOf(card) }
+        : { place: undefined, card: undefined, suit: undefined };
+    });
+  });
+
+  protected readonly wholeProblem = computed(() => {
+    if (this.whole().trim() === '') return undefined;
+    const outcome = parseOrder(this.whole());
+    if (!outcome.ok) return sayProblem(outcome.problems[0]);
+    return outcome.order.length === this.pack.size()
+      ? undefined
+      : `These are ${outcome.order.length.toString()} cards; the pack has ${this.pack.size().toString()}.`;
+  });
+  private readonly seen = computed<readonly SeenCard[]>(() => {
+    const outcome = this.whole().trim() === '' ? undefined : parseOrder(this.whole());
+    if (outcome?.ok) return outcome.order.map((card, index) => ({ place: index + 1, card }));
+    return this.lines().flatMap(({ place, card }) =>
+      place === undefined || card === undefined ? [] : [{ place, card }],
+    );
+  });
+  private readonly asked = computed<DoubtfulWeave | undefined>(() =>
+    this.seen().length === 0 || this.wholeProblem() !== undefined
+      ? undefined
+      : { before: this.pack.now(), intended: this.intended(), seen: this.seen() },
+  );
+  private readonly job = jobView('diagnosis', this.asked);
+  protected readonly failed = computed(() => this.job()?.kind === 'failed');
+  protected readonly found = computed(() => {
+    const job = this.job();
+    return job?.kind === 'ended' && this.asked() ? job.result : undefined;
+  });
+  protected readonly explanations = computed(() =>
+    (this.found()?.explanations ?? []).map((each) => ({ each, says: sayExplanation(each, this.intended()) })),
+  );
+  protected readonly listed = computed(() =>
+    this.listsAll() ? this.explanations() : this.explanations().slice(0, FIRST),
+  );
+  protected readonly shown = computed(
+    () => this.explanations().at(Math.min(this.chosen(), this.explanations().length - 1))?.each,
+  );
+  /** How many explanations are as good as the first, and where to look next. */
+  protected readonly ties = computed(() => {
+    const found = this.found();
+    if (!found || found.ties < 2) return undefined;
+    const many = found.ties < 1e6 ? found.ties.toLocaleString('en') : 'more than a million';
+    return `${many} explanations have as few faults.`;
+  });
+
+  /** Back by hand: which cards are stripped out. */
+  protected readonly strip = computed(() => {
+    const shown = this.shown();
+    return shown ? upperPlaces(this.pack.now(), shown).join(', ') : '';
+  });
+  private readonly search = jobView('row', () => {
+    const shown = this.shown();
+    return (
+      shown && {
+        ...{ from: shown.after, kinds: ALL_KINDS, cuts: 'free' as const, longest: LONGEST_BACK },
+        goal: { kind: 'order' as const, to: this.pack.home(), turned: true as const },
+      }
+    );
+  });
+  protected readonly searching = computed(() => this.search()?.kind === 'running');
+  protected readonly back = computed(() => {
+    const search = this.search();
+    if (search?.kind !== 'ended' || !this.shown()) return undefined;
+    const { row } = search.result;
+    return row ? row.map((move) => describeMove(move, this.pack.size())) : 'none';
+  });
+  protected readonly longest = LONGEST_BACK;
+
+  protected readonly draft = keepDraft('weave that went wrong', {
+    intended: this.intended,
+    places: this.places,
+    cards: this.cards,
+    whole: this.whole,
+  });
+
+  constructor() {
+    previewOnRail(() => {
+      const shown = this.shown();
+      return (
+        shown && { home: this.pack.home(), now: shown.after, label: 'The pack, as this explanation has it' }
+      );
+    });
+  }
+
+  protected setPlace(index: number, place: number | undefined): void {
+    this.places.update((places) => withAt(places, index, place));
+    this.chosen.set(0);
+  }
+
+  protected setCard(index: number, card: Card | undefined): void {
+    this.cards.update((cards) => withAt(cards, index, card));
+    this.chosen.set(0);
+  }
+
+  protected clear(): void {
+    this.places.set([]);
+    this.cards.set([]);
+    this.whole.set('');
+    this.chosen.set(0);
+  }
+
+  protected readonly take = once('take an explanation', async (shown: WeaveExplanation) => {
+    await this.pack.become(shown.after, 'take the pack as the weave left it');
+    this.clear();
+  });
+
+  protected readonly note = once('note a weave that slipped', ({ cut, faults, slips }: WeaveExplanation) =>
+    this.log.add({ weave: this.intended(), size: this.pack.size(), cut, faults, slips }),
+  );
+}
+
+/** A list with another value at an index, null where it is gone; what lies between is null too. */
+const withAt = (
+  values: readonly (number | null)[],
+  index: number,
+  value: number | undefined,
+): readonly (number | null)[] =>
+  Array.from({ length: Math.max(values.length, index + 1) }, (_, at) =>
+    at === index ? (value ?? null) : (values.at(at) ?? null),
+  );
