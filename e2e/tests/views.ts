@@ -68,7 +68,19 @@ export const VIEWS: readonly View[] = [
     fill: async (page) => {
       await page.getByRole('application').focus();
       await page.keyboard.type('ioc12 o');
-      await page.getByText('After 4 of 4').waitFor();
+      await page.getByText('After 4 of 4', { exact: true }).waitFor();
+    },
+  },
+  { name: 'weave, order to order', path: '/weave/orders', fill: (page) => page.locator('.words').waitFor() },
+  { name: 'weave, cycles', path: '/weave/cycles' },
+  { name: 'weave, a card missing', path: '/weave/missing' },
+  {
+    name: 'weave, what went wrong',
+    path: '/weave/wrong',
+    fill: async (page) => {
+      await page.getByLabel('at', { exact: true }).fill('2');
+      await page.getByLabel('card', { exact: true }).first().fill('2D');
+      await page.getByText('The pack lies so').waitFor();
     },
   },
   { name: 'settings', path: '/settings' },

@@ -53,6 +53,12 @@ export class RowEditor {
     }
   }
 
+  /** A press on a move shows the pack after it; the arrow keys do the same. */
+  protected goToClicked({ target }: Event): void {
+    const chip = target instanceof Element ? target.closest<HTMLElement>('[data-move]') : null;
+    if (chip) this.store.goTo(Number(chip.dataset['move']));
+  }
+
   private take(key: string): boolean {
     if (Object.hasOwn(STEPS, key)) {
       this.store.close();

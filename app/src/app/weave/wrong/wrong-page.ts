@@ -174,9 +174,10 @@ export class WrongPage {
     this.chosen.set(0);
   }
 
-  protected readonly take = once('take an explanation', async (shown: WeaveExplanation) => {
-    await this.pack.become(shown.after, 'take the pack as the weave left it');
+  protected readonly take = once('take an explanation', ({ after }: WeaveExplanation) => {
+    // What was seen is of the pack before.
     this.clear();
+    return this.pack.become(after, 'take the pack as the weave left it');
   });
 
   protected readonly note = once('note a weave that slipped', ({ cut, faults, slips }: WeaveExplanation) =>
