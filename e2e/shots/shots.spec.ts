@@ -108,13 +108,6 @@ test('arrange', async ({ enumeron }) => {
   await shoot(enumeron, 'arrange');
 });
 
-test('arrange, a new order with its problems', async ({ enumeron, page }) => {
-  await enumeron.open('/arrange/new');
-  await page.getByRole('textbox', { name: 'Name' }).fill('Harbour wall');
-  await page.getByRole('textbox', { name: 'Cards' }).fill('AC 3H KH 9D QC 4C 11H AS 6D AC TC 5H KS 7S 3C');
-  await shoot(enumeron, 'arrange-new');
-});
-
 test('arrange, by rule', async ({ enumeron }) => {
   await enumeron.open('/arrange/new/rule');
   await shoot(enumeron, 'arrange-rule');
@@ -127,11 +120,6 @@ test('arrange, by recipe', async ({ enumeron, page }) => {
   await page.getByRole('textbox', { name: /Any move/ }).fill('cut 12');
   await page.keyboard.press('Enter');
   await shoot(enumeron, 'arrange-recipe');
-});
-
-test('arrange, a bank', async ({ enumeron }) => {
-  await enumeron.open('/arrange/new/bank');
-  await shoot(enumeron, 'arrange-bank');
 });
 
 test('arrange, sorting guide', async ({ enumeron, page }) => {
@@ -147,10 +135,44 @@ test('arrange, check of the pack', async ({ enumeron, page }) => {
   await shoot(enumeron, 'arrange-check');
 });
 
-test('arrange, crib', async ({ enumeron, page }) => {
-  await page.setViewportSize({ width: 1280, height: 1060 });
-  await enumeron.open('/arrange/sample-tidemark/crib');
-  await shoot(enumeron, 'arrange-crib');
+test('weave', async ({ enumeron, page }) => {
+  await enumeron.open('/weave');
+  for (const [line, card, place] of [
+    [0, 'QC', '41'],
+    [1, '7H', '1'],
+    [2, '8D', '27'],
+  ] as const) {
+    await page.getByLabel('card', { exact: true }).fill(card);
+    await page.getByLabel('to', { exact: true }).nth(line).fill(place);
+  }
+  await page.getByRole('button', { name: 'Put it into the row' }).click();
+  await page.evaluate(() => scrollTo(0, 0));
+  await shoot(enumeron, 'weave');
+});
+
+test('weave, order to order', async ({ enumeron, page }) => {
+  await enumeron.open('/weave');
+  await page.getByRole('application').focus();
+  await page.keyboard.type('ooc9i');
+  await page.getByRole('link', { name: 'Order to order' }).click();
+  await page.getByLabel('From').selectOption('the pack after the row');
+  await expect(page.locator('.words')).toContainText('no fewer');
+  await shoot(enumeron, 'weave-orders');
+});
+
+test('weave, what went wrong', async ({ enumeron, page }) => {
+  await enumeron.open('/weave/wrong');
+  for (const [line, place, card] of [
+    [0, '21', '2C'],
+    [1, '22', 'TC'],
+    [2, '40', '5C'],
+  ] as const) {
+    await page.getByLabel('at', { exact: true }).nth(line).fill(place);
+    await page.getByLabel('card', { exact: true }).nth(line).fill(card);
+  }
+  await expect(page.locator('.words')).toContainText('fell together');
+  await page.evaluate(() => scrollTo(0, 0));
+  await shoot(enumeron, 'weave-wrong');
 });
 
 test('settings', async ({ enumeron }) => {

@@ -64,7 +64,12 @@ interface CutPack {
 }
 
 /** Whether a packet may give the next card, and what that card is before the weave, as an index. */
-const nextOf = ({ before, cut, must }: CutPack, upper: number, lower: number, packet: number): number => {
+const nextOf = (
+  { before, cut, must }: Pick<CutPack, 'before' | 'cut' | 'must'>,
+  upper: number,
+  lower: number,
+  packet: number,
+): number => {
   const index = packet === UPPER ? upper : cut + lower;
   if (packet === UPPER ? upper >= cut : index >= before.length) return -1;
   const wanted = must[upper + lower + 1];
@@ -112,6 +117,22 @@ const cutPack = (
         }
       }
   return pack;
+};
+
+/** In how many ways a pack that was cut may have been woven, whatever the faults: the cards that were seen lie right. */
+const countWays = (before: Order, cut: number, must: Int16Array): number => {
+  const lowers = before.length - cut;
+  const pack = { before, cut, must };
+  const counts = new Float64Array((cut + 1) * (lowers + 1));
+  counts[counts.length - 1] = 1;
+  for (let upper = cut; upper >= 0; upper--)
+    for (let lower = lowers; lower >= 0; lower--)
+      for (const packet of [UPPER, LOWER]) {
+        if (nextOf(pack, upper, lower, packet) < 0) continue;
+        const then = (upper + 1 - packet) * (lowers + 1) + lower + packet;
+        counts[upper * (lowers + 1) + lower] += counts[then];
+      }
+  return counts[0];
 };
 
 /** The places of the cut, those nearest to the middle first; of two as near, the smaller one. */
@@ -244,13 +265,17 @@ const NOTHING: WeaveDiagnosis = { explanations: [], ties: 0, look: undefined };
 export const weaveDiagnosis = ({ before, intended, seen }: DoubtfulWeave): WeaveDiagnosis => {
   const must = mustOf(before, seen);
   if (!must || before.length === 0) return NOTHING;
+  const all = cutsOf(before.length).map((cut) => ({ cut, count: countWays(before, cut, must) }));
+  const total = all.reduce((sum, { count }) => sum + count, 0);
+  const cuts = all.filter(({ count }) => count > 0);
   for (const most of [Math.min(FEW_FAULTS, before.length), before.length]) {
-    const packs = cutsOf(before.length).map((cut) => cutPack(before, cut, intended, must, most));
+    const packs = cuts.map(({ cut }) => cutPack(before, cut, intended, must, most));
     const ways = Array.from({ length: most + 1 }, (_, faults) =>
       packs.reduce((sum, pack) => sum + pack.ways(0, 0, UPPER, faults), 0),
     );
     const found = ways.reduce((sum, count) => sum + count, 0);
-    if (found >= MOST_EXPLANATIONS || (found > 0 && most === before.length)) return diagnosisOf(packs, ways);
+    if (found > 0 && (found >= MOST_EXPLANATIONS || found === total || most === before.length))
+      return diagnosisOf(packs, ways);
   }
   return NOTHING;
 };

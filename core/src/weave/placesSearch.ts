@@ -2,7 +2,7 @@ import { mod } from '../deck/mod';
 import { Job } from '../job/job';
 import { Move } from '../moves/move';
 import { WeaveKind } from '../moves/weave';
-import { FAR, load, newSide, Side, wait } from './searchSide';
+import { endTables, FAR, load, newSide, Side, SizeTables, wait } from './searchSide';
 import { wovenIndices } from './wovenIndices';
 
 const KINDS: readonly WeaveKind[] = ['in', 'out'];
@@ -12,6 +12,18 @@ const KINDS: readonly WeaveKind[] = ['in', 'out'];
  * 64 weaves and 16 cuts.
  */
 const [UNIT, WEAVES, CUTS] = [1024, 16, 1];
+
+/** So many meetings that are as cheap are kept. */
+const MOST_MEETINGS = 200;
+
+const known = new Map<number, readonly [SizeTables, SizeTables]>();
+
+/** The tables of a size, made once. */
+const tablesFor = (size: number): readonly [forth: SizeTables, back: SizeTables] => {
+  const tables = known.get(size) ?? endTables(KINDS.map((kind) => Uint8Array.from(wovenIndices(size, kind))));
+  known.set(size, tables);
+  return tables;
+};
 
 /** A row found so far: what it costs, and the states where its halves end, which a cut joins where they differ. */
 interface Meeting {
@@ -31,6 +43,11 @@ export class PlacesSearch {
   private readonly forth: Side;
   private readonly back: Side;
   private best: Meeting | undefined;
+  /** The meetings that are as cheap as the best. */
+  private meetings: Meeting[] = [];
+  /** The key that is taken apart, and which turns of a group are reached by a cut. */
+  private readonly gaps: Uint8Array;
+  private readonly fresh: Uint8Array;
   /** How many states were gone on from. */
   looked = 0;
   /** What a cut costs; infinitely much where none is allowed. */
@@ -46,22 +63,24 @@ export class PlacesSearch {
     cutPrice: number | undefined,
   ) {
     const keys = size ** (cards - 1);
-    const moves = KINDS.map((kind) => Uint8Array.from(wovenIndices(size, kind)));
-    const inverses = moves.map((moved) => {
-      const inverse = new Uint8Array(size);
-      moved.forEach((after, before) => (inverse[after] = before));
-      return inverse;
-    });
-    this.forth = newSide(moves, keys);
-    this.back = newSide(inverses, keys);
+    const [forth, back] = tablesFor(size);
+    this.forth = newSide(forth, keys);
+    this.back = newSide(back, keys);
+    this.gaps = new Uint8Array(cards);
+    this.fresh = new Uint8Array(size);
     this.cut = cutPrice === undefined ? Infinity : cutPrice * UNIT + CUTS;
   }
 
   /**
-   * The cheapest row from a state to one of several, each the indices of the cards from 0; undefined where there is none.
-   * It yields after each price how many states it has looked at.
+   * The cheapest rows from a state to one of several, each the indices of the cards from 0: as many of those that are as
+   * cheap as are asked for, as far as the search has met them; none where there is no row. It yields after each price how
+   * many states it has looked at.
    */
-  *run(start: readonly number[], goals: readonly (readonly number[])[]): Job<number, Move[] | undefined> {
+  *run(
+    start: readonly number[],
+    goals: readonly (readonly number[])[],
+    most: number,
+  ): Job<number, readonly (readonly Move[])[]> {
     const { forth, back } = this;
     this.reach(forth, this.groupOf(forth, this.keyOf(start)), start[0], 0);
     for (const goal of goals) this.reach(back, this.groupOf(back, this.keyOf(goal)), goal[0], 0);
@@ -71,7 +90,7 @@ export class PlacesSearch {
       this.step(load(forth) <= load(back) ? forth : back);
       yield this.looked;
     }
-    return this.best && this.rowOf(this.best);
+    return this.rows(most);
   }
 
   private keyOf(indices: readonly number[]): number {
@@ -87,42 +106,84 @@ export class PlacesSearch {
     const there = side.waiting.get(price) ?? [];
     side.waiting.delete(price);
     this.looked += there.length;
+    const other = this.otherOf(side);
+    const least = price + (other.due[other.due.length - 1] ?? 0);
     for (const what of there) {
-      if (what < 0) this.open(side, -1 - what, price);
+      // What is still to come on both ends is as dear together.
+      if (this.best && this.best.price <= least) return;
+      if (what < 0) this.weaveAll(side, -1 - what, price);
       else if (side.prices[what] === price) this.weaveFrom(side, what, price);
     }
   }
 
-  /** A cut: every turn of the group is reached. */
-  private open(side: Side, group: number, price: number): void {
-    for (let turn = 0; turn < this.size; turn++) this.reach(side, group, turn, price);
+  /**
+   * A cut: every turn of the group is reached, and gone on from at once. As the pack turns, a weave leads to the same
+   * group until one of the cards crosses an edge, so that this is looked up only there.
+   */
+  private weaveAll(side: Side, group: number, price: number): void {
+    const { size, cards } = this;
+    const base = group * size;
+    const turns = side.order;
+    const fresh = this.fresh;
+    for (let turn = 0; turn < size; turn++) {
+      const isFresh = side.prices[base + turn] > price;
+      fresh[turn] = isFresh ? 1 : 0;
+      if (isFresh) side.prices[base + turn] = price;
+    }
+    this.layOut(side.keys[group]);
+    const then = price + UNIT + WEAVES;
+    for (let kind = 0; kind < side.moves.length; kind++) {
+      const moved = side.moves[kind];
+      const changes = side.changes[kind];
+      let [low, high] = [0, 0];
+      for (let card = 1; card < cards; card++) {
+        low |= changes[2 * this.gaps[card]];
+        high |= changes[2 * this.gaps[card] + 1];
+      }
+      let [next, reaches] = [-1, false];
+      for (let at = 0; at < size; at++) {
+        const turn = turns[at];
+        if (((at < 32 ? low >>> at : high >>> (at - 32)) & 1) === 1) next = -1;
+        if (fresh[turn] === 0) continue;
+        if (next < 0) {
+          next = this.groupOf(side, this.wovenKey(moved, turn));
+          reaches = then <= side.least[next] + this.cut;
+        }
+        if (reaches) this.reach(side, next, moved[turn], then);
+      }
+    }
+  }
+
+  /** Takes a key apart: the distances of the cards from the first. */
+  private layOut(key: number): void {
+    let rest = key;
+    for (let card = this.cards - 1; card > 0; card--) {
+      const next = (rest / this.size) | 0;
+      this.gaps[card] = rest - next * this.size;
+      rest = next;
+    }
+  }
+
+  /** The key after a weave of the cards that are laid out, the first of them at an index. */
+  private wovenKey(moved: Uint8Array, turn: number): number {
+    const { size } = this;
+    const first = moved[turn];
+    let key = 0;
+    for (let card = 1; card < this.cards; card++) {
+      const index = turn + this.gaps[card];
+      const gap = moved[index < size ? index : index - size] - first;
+      key = key * size + (gap < 0 ? gap + size : gap);
+    }
+    return key;
   }
 
   private weaveFrom(side: Side, state: number, price: number): void {
     const { size } = this;
-    const [group, turn] = [Math.floor(state / size), state % size];
-    const key = side.keys[group];
-    for (let kind = 0; kind < side.moves.length; kind++) {
-      const moved = side.moves[kind];
-      const first = moved[turn];
-      let next = 0;
-      let rest = key;
-      let scale = 1;
-      // The key's digits from the last card on.
-      for (let card = this.cards - 1; card > 0; card--) {
-        const index = turn + (rest % size);
-        rest = Math.floor(rest / size);
-        const gap = moved[index < size ? index : index - size] - first;
-        next += (gap < 0 ? gap + size : gap) * scale;
-        scale *= size;
-      }
-      const lately = side.lately[kind];
-      if (lately.key !== next) {
-        lately.key = next;
-        lately.group = this.groupOf(side, next);
-      }
-      this.reach(side, lately.group, first, price + UNIT + WEAVES);
-    }
+    const group = (state / size) | 0;
+    const turn = state - group * size;
+    this.layOut(side.keys[group]);
+    for (const moved of side.moves)
+      this.reach(side, this.groupOf(side, this.wovenKey(moved, turn)), moved[turn], price + UNIT + WEAVES);
   }
 
   /** A state is reached at a price: it waits to be gone on from, and may join the two ends. */
@@ -178,20 +239,36 @@ export class PlacesSearch {
   }
 
   private offer(meeting: Meeting): void {
-    if (meeting.price < (this.best?.price ?? Infinity)) this.best = meeting;
+    const best = this.best?.price ?? Infinity;
+    if (meeting.price === Infinity || meeting.price > best) return;
+    if (meeting.price < best) [this.best, this.meetings] = [meeting, []];
+    if (this.meetings.length < MOST_MEETINGS) this.meetings.push(meeting);
   }
 
-  /** The row of a meeting, traced back from it to both ends by the prices alone. */
-  private rowOf({ group, forth, back }: Meeting): Move[] {
+  /** Rows through the meetings, each once. */
+  private rows(most: number): readonly (readonly Move[])[] {
+    const rows = new Map<string, readonly Move[]>();
+    for (const meeting of this.meetings)
+      for (const row of this.rowsThrough(meeting)) {
+        rows.set(JSON.stringify(row), row);
+        if (rows.size >= most) return [...rows.values()];
+      }
+    return [...rows.values()];
+  }
+
+  /** The rows through a meeting, traced back from it to both ends by the prices alone. */
+  private *rowsThrough({ group, forth, back }: Meeting): Generator<readonly Move[]> {
     const key = this.forth.keys[group];
-    const first = this.trace(this.forth, key, forth, this.back.moves);
-    const last = this.trace(this.back, key, back, this.forth.moves);
-    const moves = [
-      ...first.reverse().map(({ kind, from, to }) => this.moveOf(kind, from, to)),
-      this.moveOf('cut', forth, back),
-      ...last.map(({ kind, from, to }) => this.moveOf(kind, to, from)),
-    ];
-    return joinCuts(moves, this.size);
+    for (const first of this.traces(this.forth, key, forth, this.back.moves))
+      for (const last of this.traces(this.back, key, back, this.forth.moves))
+        yield joinCuts(
+          [
+            ...[...first].reverse().map(({ kind, from, to }) => this.moveOf(kind, from, to)),
+            this.moveOf('cut', forth, back),
+            ...last.map(({ kind, from, to }) => this.moveOf(kind, to, from)),
+          ],
+          this.size,
+        );
   }
 
   private moveOf(kind: WeaveKind | 'cut', from: number, to: number): Move {
@@ -200,43 +277,36 @@ export class PlacesSearch {
       : { kind: 'weave', weave: kind };
   }
 
-  /** The steps from a state back to the end that its prices are counted from. @param undo the weaves taken back. */
-  private trace(side: Side, key: number, turn: number, undo: readonly Uint8Array[]): Traced[] {
-    const steps: Traced[] = [];
-    let [at, state] = [key, turn];
-    for (;;) {
-      const group = side.numbers.get(at);
-      const price = side.prices[group * this.size + state];
-      if (price === 0) return steps;
-      const woven = this.wovenFrom(side, at, state, price, undo);
-      if (woven) {
-        steps.push({ kind: woven.kind, from: woven.turn, to: state });
-        [at, state] = [woven.key, woven.turn];
-      } else {
-        const from = side.leastTurn[group];
-        steps.push({ kind: 'cut', from, to: state });
-        state = from;
-      }
-    }
-  }
-
-  /** The state one weave before, where the price says that there is one. */
-  private wovenFrom(
+  /**
+   * The steps from a state back to the end that its prices are counted from, in every way that is as cheap.
+   *
+   * @param undo the weaves taken back.
+   */
+  private *traces(
     side: Side,
     key: number,
     turn: number,
-    price: number,
     undo: readonly Uint8Array[],
-  ): { readonly kind: WeaveKind; readonly key: number; readonly turn: number } | undefined {
+  ): Generator<readonly Traced[]> {
+    const group = side.numbers.get(key);
+    const price = side.prices[group * this.size + turn];
+    if (price === 0) {
+      yield [];
+      return;
+    }
     const indices = this.indicesOf(key, turn);
     for (const [number, kind] of KINDS.entries()) {
       const before = indices.map((index) => undo[number][index]);
-      const group = side.numbers.get(this.keyOf(before));
-      if (group < 0) continue;
-      if (side.prices[group * this.size + before[0]] === price - UNIT - WEAVES)
-        return { kind, key: this.keyOf(before), turn: before[0] };
+      const from = this.keyOf(before);
+      const known = side.numbers.get(from);
+      if (known < 0 || side.prices[known * this.size + before[0]] !== price - UNIT - WEAVES) continue;
+      for (const rest of this.traces(side, from, before[0], undo))
+        yield [{ kind, from: before[0], to: turn }, ...rest];
     }
-    return undefined;
+    const least = side.leastTurn[group];
+    if (price !== side.least[group] + this.cut || least === turn) return;
+    for (const rest of this.traces(side, key, least, undo))
+      yield [{ kind: 'cut', from: least, to: turn }, ...rest];
   }
 
   private indicesOf(key: number, turn: number): readonly number[] {

@@ -1,5 +1,5 @@
 import { finish, Job, JobRule } from '../job/job';
-import { Move } from '../moves/move';
+import { Move, placeAfterMove } from '../moves/move';
 import { PlacesSearch } from './placesSearch';
 
 /** A card at a place, from 1, and the place where it is wanted. */
@@ -44,45 +44,74 @@ const arePlaces = (places: readonly number[], size: number): boolean =>
   new Set(places).size === places.length &&
   places.every((place) => Number.isInteger(place) && place >= 1 && place <= size);
 
+/** So many rows that are as cheap are given at most. */
+export const MOST_ROWS = 12;
+/** Where one is asked for, so many are looked through for an easy one. */
+const FEW_ROWS = 3;
+
+/**
+ * How many cuts of a row one can see: one of the wanted cards comes to the face or to the top by them.
+ *
+ * @param from where the wanted cards lie before the row, from 1.
+ */
+const seenCuts = (row: readonly Move[], from: readonly number[], size: number): number => {
+  let [places, seen] = [from, 0];
+  for (const move of row) {
+    places = places.map((place) => placeAfterMove(move, place, size) ?? place);
+    if (move.kind === 'cut' && places.some((place) => place === 1 || place === size)) seen++;
+  }
+  return seen;
+};
+
+const easierFirst = (
+  rows: readonly (readonly Move[])[],
+  from: readonly number[],
+  size: number,
+): readonly (readonly Move[])[] =>
+  rows
+    .map((row) => ({ row, seen: seenCuts(row, from, size) }))
+    .sort((a, b) => b.seen - a.seen)
+    .map(({ row }) => row);
+
 /** What a search ends with. */
 export interface PlacesPlan {
-  /** The cheapest row, or undefined where there is none. */
-  readonly row: readonly Move[] | undefined;
+  /** The cheapest rows that were met, those that are easier to do first; none where there is no row. */
+  readonly rows: readonly (readonly Move[])[];
   /** How many states of the cards were looked at. */
   readonly looked: number;
 }
 
-/** Searches for the row of `planPlaces`, and yields how many states it has looked at. */
-export function* searchPlaces({
-  size,
-  wanted,
-  cuts,
-  anyOrder,
-  cutPrice = 1,
-}: PlacesWish): Job<number, PlacesPlan> {
+/** Searches for the rows of `planPlaces`, and yields how many states it has looked at. @param most rows are given. */
+export function* searchPlaces(
+  { size, wanted, cuts, anyOrder, cutPrice = 1 }: PlacesWish,
+  most = MOST_ROWS,
+): Job<number, PlacesPlan> {
   const [from, to] = [wanted.map((each) => each.from), wanted.map((each) => each.to)];
   const isWish = wanted.length > 0 && wanted.length <= MOST_WANTED;
-  if (!isWish || !arePlaces(from, size) || !arePlaces(to, size)) return { row: undefined, looked: 0 };
+  if (!isWish || !arePlaces(from, size) || !arePlaces(to, size)) return { rows: [], looked: 0 };
   const start = from.map((place) => place - 1);
   const goals = (anyOrder ? arrangements(to) : [to])
     .map((places) => places.map((place) => place - 1))
     .filter((goal) => cuts || keepsMirrors(size, start, goal));
   const search = new PlacesSearch(size, wanted.length, cuts ? cutPrice : undefined);
-  const row = yield* search.run(start, goals);
-  return { row, looked: search.looked };
+  const rows = yield* search.run(start, goals, most);
+  return { rows: easierFirst(rows, from, size), looked: search.looked };
 }
 
 /**
  * The cheapest row of in and out weaves, and of cuts where they are allowed, that brings several cards to several
- * places. Of rows as cheap one with the fewest weaves, and of those one with the fewest cuts.
+ * places. Of rows as cheap one with the fewest weaves, of those one with the fewest cuts, and of those that were met one
+ * in which a wanted card comes to the face or the top by a cut, which is where one sees to cut.
  *
  * @returns undefined where there is no row: where weaves alone cannot do it, or what is wanted is not one to five
  * different cards at places of the pack.
  */
 export const planPlaces = (wish: PlacesWish): Move[] | undefined => {
-  const { row } = finish(searchPlaces(wish));
-  return row && [...row];
+  const first = finish(searchPlaces(wish, FEW_ROWS)).rows.at(0);
+  return first && [...first];
 };
 
 /** The search as a job. */
-export const PLACES: JobRule<PlacesWish, number, PlacesPlan> = { start: searchPlaces };
+export const PLACES: JobRule<PlacesWish, number, PlacesPlan> = {
+  start: (wish) => searchPlaces(wish),
+};

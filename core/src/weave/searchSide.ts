@@ -1,53 +1,98 @@
+import { mod } from '../deck/mod';
+
 /** Not reached. */
 export const FAR = 0x7fff_ffff;
 
 /** The numbers of groups by their keys; −1 where one was not reached. */
-interface Numbers {
-  get(key: number): number;
-  set(key: number, number: number): void;
+export class Numbers {
+  /** One more than the number: zero is what memory begins with, so that none of it is touched before it is needed. */
+  private readonly numbers: Int32Array;
+
+  /** @param keys how many there may be. */
+  constructor(keys: number) {
+    this.numbers = new Int32Array(keys);
+  }
+
+  get(key: number): number {
+    return this.numbers[key] - 1;
+  }
+
+  set(key: number, number: number): void {
+    this.numbers[key] = number + 1;
+  }
 }
 
-/** Keys below this are looked up in an array, which is faster and takes so many integers. */
-const ARRAY_KEYS = 1 << 19;
-
-const newNumbers = (keys: number): Numbers => {
-  if (keys > ARRAY_KEYS) {
-    const map = new Map<number, number>();
-    return { get: (key) => map.get(key) ?? -1, set: (key, number) => map.set(key, number) };
-  }
-  const numbers = new Int32Array(keys).fill(-1);
-  return {
-    get: (key) => numbers[key],
-    set: (key, number) => {
-      numbers[key] = number;
-    },
-  };
-};
-
 /** What is known from one end: the price of every state that was reached, by group and turn. */
-export interface Side {
-  /** By kind of weave: where an index goes, seen from this end. */
-  readonly moves: readonly Uint8Array[];
+export interface Side extends SizeTables {
   readonly numbers: Numbers;
   readonly keys: number[];
   /** The number that each group has at the other end; −1 where it was not reached from there. */
   readonly twins: number[];
-  /** By kind of weave, the group that it led to last: the turns of a group mostly lead to one. */
-  readonly lately: { key: number; group: number }[];
   /** The least price of each group, and the turn that has it. */
   readonly least: number[];
   readonly leastTurn: number[];
   /** Prices by group number · size + turn. */
   prices: Int32Array;
-  /** What is to be gone on from, by its price: a state, or −1 − a group whose every turn is reached by a cut. */
+  /** What is to be gone on from, by its price: a state; −1 − twice a group whose every turn is reached by a cut; −2 − twice
+   * a group of which several turns have just that price. */
   readonly waiting: Map<number, number[]>;
   /** The prices that wait, the smallest last. */
   readonly due: number[];
 }
 
-export const newSide = (moves: readonly Uint8Array[], keys: number): Side => ({
-  ...{ moves, numbers: newNumbers(keys), keys: [], twins: [], least: [], leastTurn: [] },
-  lately: moves.map(() => ({ key: -1, group: -1 })),
+/** Every turn, in steps: 0, 2, 4 … 1, 3, 5 … for a step of two. */
+const turnsBy = (size: number, step: number): Uint8Array =>
+  Uint8Array.from(
+    Array.from({ length: step }, (_, first) =>
+      Array.from({ length: size }, (_turn, turn) => turn).filter((turn) => turn % step === first),
+    ).flat(),
+  );
+
+const changesOf = (moved: Uint8Array, order: Uint8Array): Int32Array => {
+  const size = moved.length;
+  const changes = new Int32Array(2 * size);
+  /** How far a card is taken, beside the first, when it lies so far behind it. */
+  const gap = (turn: number, distance: number): number =>
+    mod(moved[(turn + distance) % size] - moved[turn], size);
+  for (let distance = 0; distance < size; distance++)
+    for (let at = 1; at < size; at++)
+      if (gap(order[at], distance) !== gap(order[at - 1], distance))
+        changes[2 * distance + (at >> 5)] |= 1 << (at & 31);
+  return changes;
+};
+
+/** What a search of packs of one size looks up: the same for every search. */
+export interface SizeTables {
+  /** By kind of weave: where an index goes, seen from this end. */
+  readonly moves: readonly Uint8Array[];
+  /** The turns in the order in which they are gone through: neighbours in it mostly lead to one group. */
+  readonly order: Uint8Array;
+  /**
+   * By kind of weave: for a card at each distance from the first, 64 bits in two integers, set where it is taken otherwise
+   * than the first one as that comes to a position of the order, so that another group is led to than before.
+   */
+  readonly changes: readonly Int32Array[];
+}
+
+/** @param step how the turns are gone through: one by one where packets are parted, two by two where they are joined. */
+const tablesOf = (moves: readonly Uint8Array[], step: number): SizeTables => {
+  const order = turnsBy(moves[0].length, step);
+  return { moves, order, changes: moves.map((moved) => changesOf(moved, order)) };
+};
+
+/** The tables of both ends: weaves, and weaves taken back. */
+export const endTables = (weaves: readonly Uint8Array[]): readonly [forth: SizeTables, back: SizeTables] => {
+  const inverses = weaves.map((moved) => {
+    const inverse = new Uint8Array(moved.length);
+    moved.forEach((after, before) => (inverse[after] = before));
+    return inverse;
+  });
+  return [tablesOf(weaves, 1), tablesOf(inverses, 2)];
+};
+
+export const newSide = (tables: SizeTables, keys: number): Side => ({
+  ...tables,
+  ...{ numbers: new Numbers(keys), keys: [], twins: [], least: [], leastTurn: [] },
   ...{ prices: new Int32Array(0), waiting: new Map<number, number[]>(), due: [] },
 });
 

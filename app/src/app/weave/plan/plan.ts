@@ -80,7 +80,7 @@ export class Plan {
   private readonly took = tookSince(this.wish, this.found);
   protected readonly failed = computed(() => this.search()?.kind === 'failed');
   protected readonly answer = computed(() => {
-    const row = this.found()?.result.row;
+    const row = this.found()?.result.rows.at(0);
     return row && { row, words: planWords(row, this.store.wishes().cuts) };
   });
   protected readonly size = computed(() => {
@@ -88,7 +88,7 @@ export class Plan {
     return found ? searchWords(found.result, this.wanted().length, this.took()) : '';
   });
 
-  /** Every row as short, where one card goes by weaves alone; the one that was found otherwise. */
+  /** Every row as short, where one card goes by weaves alone; otherwise those that the search has met. */
   protected readonly rows = computed(() => {
     const [answer, [only, ...others]] = [this.answer(), this.wanted()];
     if (!answer || answer.row.length === 0) return [];
@@ -97,7 +97,7 @@ export class Plan {
       ? weavePaths(this.store.size(), only.from, only.to).map((row) =>
           row.map((weave): Move => ({ kind: 'weave', weave })),
         )
-      : [answer.row];
+      : (this.found()?.result.rows ?? []);
     return rows.map((row) => ({ row, names: row.map(moveName).join(', ') }));
   });
   protected readonly listed = computed(() => this.rows().slice(0, MOST_ROWS));
