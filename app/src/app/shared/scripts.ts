@@ -54,7 +54,9 @@ export class Scripts {
     console.warn(error);
     // A room that was asked for is still wanted when another part turns out to be lacking as well.
     const wanted = url ?? this.lacking()?.url ?? this.window?.location.pathname ?? '/';
-    this.lacking.set({ script: scriptIn(error) ?? '/', url: wanted });
+    // Of a deferred part the address is not known: the page can be had where its own script can.
+    const own = this.window?.document.querySelector<HTMLScriptElement>('script[src]')?.src;
+    this.lacking.set({ script: scriptIn(error) ?? own ?? '/', url: wanted });
     if (this.mark()) void this.reload();
   }
 
