@@ -7,6 +7,9 @@ interface Found {
   readonly stops: number;
 }
 
+/** So many presses of Tab are done before it is looked whether they reached anything new. */
+const AT_ONCE = 8;
+
 /**
  * Walks the whole page by Tab and notes each stop. Cells of a grid are one stop, whose other cells the arrow
  * keys reach, and so are the radio buttons of a set.
@@ -31,12 +34,10 @@ export const walk = async (page: Page): Promise<Found> => {
     Object.assign(window, { walked: { reached, unshown, nameOf } });
     (document.activeElement as HTMLElement | null)?.blur();
   });
-  let stops = 0;
-  let still = 0;
-  for (let step = 0; step < 250 && still < 2; step++) {
-    await page.keyboard.press('Tab');
+  for (let [stops, step] = [-1, 0]; step < 250; step += AT_ONCE) {
+    for (let press = 0; press < AT_ONCE; press++) await page.keyboard.press('Tab');
     const reached = await page.evaluate(() => (window as unknown as Walked).walked.reached.size);
-    still = reached > stops ? 0 : still + 1;
+    if (reached === stops) break;
     stops = reached;
   }
   return page.evaluate(() => {
