@@ -8,7 +8,6 @@ import {
   handlingMap,
   cut,
   deal,
-  findRoute,
   formatOrder,
   handlings,
   handSum,
@@ -61,10 +60,6 @@ measure('all handlings of a card at a number', () => handlings(now, home[30], 17
 measure('the sum in the head', () => handSum(home, now, home[30], 17));
 
 measure('where a card goes in mirrored halves', () => layAll({ kind: 'mirrored halves' }, home.slice(0, 30)));
-
-const began = performance.now();
-findRoute(numberOrder(), home, 4);
-console.log(`no row of up to four moves to an order ${(performance.now() - began).toFixed(0)} ms`);
 
 // The table of what was made faster; a build before it is measured with the same lines.
 const MANY = 1000;

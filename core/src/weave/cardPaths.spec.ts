@@ -1,4 +1,4 @@
-import { numberOrder } from '../deck/order';
+import { numberOrder, Order } from '../deck/order';
 import { applyMove, Move, placeAfterMove } from '../moves/move';
 import { parseMoveText } from '../moves/moveText';
 import { cardPaths, packetsOf, pathOf } from './cardPaths';
@@ -16,7 +16,7 @@ const MOVES: readonly Move[] = [
 
 test('cards are followed through a row as each move places them', () => {
   for (const size of [30, 51, 52]) {
-    const orders = [numberOrder().slice(0, size)];
+    const orders: Order[] = [numberOrder().slice(0, size)];
     for (const move of MOVES) orders.push(applyMove(orders[orders.length - 1], move));
     for (const [index, path] of cardPaths(orders).entries()) {
       expect(path[0]).toBe(index + 1);

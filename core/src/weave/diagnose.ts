@@ -231,7 +231,7 @@ const bestLook = (packs: readonly CutPack[], faults: number, size: number): numb
 };
 
 /** Explanations with up to so many faults are counted first: mostly there are enough of them. */
-const FEW_FAULTS = 8;
+const FEW_FAULTS = [2, 8] as const;
 
 /** The first explanations, the fewest faults first, then those of the cut nearest to the middle. */
 const firstOf = (packs: readonly CutPack[], levels: readonly number[]): readonly WeaveExplanation[] => {
@@ -268,7 +268,8 @@ export const weaveDiagnosis = ({ before, intended, seen }: DoubtfulWeave): Weave
   const all = cutsOf(before.length).map((cut) => ({ cut, count: countWays(before, cut, must) }));
   const total = all.reduce((sum, { count }) => sum + count, 0);
   const cuts = all.filter(({ count }) => count > 0);
-  for (const most of [Math.min(FEW_FAULTS, before.length), before.length]) {
+  for (const faults of [...FEW_FAULTS, before.length]) {
+    const most = Math.min(faults, before.length);
     const packs = cuts.map(({ cut }) => cutPack(before, cut, intended, must, most));
     const ways = Array.from({ length: most + 1 }, (_, faults) =>
       packs.reduce((sum, pack) => sum + pack.ways(0, 0, UPPER, faults), 0),
