@@ -1,4 +1,3 @@
-import { Type } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { provideRouter, Router } from '@angular/router';
 import { cardAt, formatCard as nameOf, Order, parseCard, placeOf } from '@enumeron/core/deck';
@@ -191,9 +190,8 @@ describe('cards to places', () => {
     const after = store.orders().at(-1) ?? [];
     expect([placeOf(after, card('QC')), placeOf(after, card('7H'))]).toEqual([41, 1]);
     expect(page.text()).toContain('shown in the row');
-    expect(page.find('en-path-chart svg').getAttribute('aria-label')).toContain(
-      'queen of clubs goes from 5 to 41',
-    );
+    const drawn = (): string => page.find('en-path-chart svg').getAttribute('aria-label') ?? '';
+    await until(() => (TestBed.tick(), drawn().includes('queen of clubs goes from 5 to 41')));
     expect(page.all('en-path-chart tbody tr')).toHaveLength(2);
     // Wanted and where it is wanted are marked on the rail, on the copy.
     expect(TestBed.inject(RailPreview).preview()?.marks?.get(41)).toEqual(['wanted', 'number']);
@@ -374,9 +372,21 @@ describe('what went wrong', () => {
     await field(pack.now().map(nameOf).reverse().join(' '));
     expect(page.find('.words').textContent).toContain('Nothing explains this');
     await field('AC 2C');
-    expect(page.find('[role=alert]').textContent).toMatch(/\w/);
+    expect(page.find('[role=alert]').textContent).toContain(
+      '50 of the pack’s cards are lacking, 3♥ among them.',
+    );
+    await field('AC X1');
+    expect(page.find('[role=alert]').textContent).toContain('is not in this pack');
     await field('AC nonsense');
     expect(page.find('[role=alert]').textContent).toContain('nonsense');
+  });
+
+  test('a part of a pack, with a joker and a second copy', async () => {
+    await pack.become([...pack.now().slice(0, 20), card('X1'), card('7D*')], 'another pack');
+    const page = await render(WrongPage);
+    await page.type('textarea', weave(pack.now(), 'in').map(nameOf).join(' '));
+    await page.click('in');
+    expect(page.find('.words').textContent).toContain('Cut at 11; a clean in weave.');
   });
 
   test('clean weaves are noted and taken away again', async () => {
@@ -389,17 +399,18 @@ describe('what went wrong', () => {
 });
 
 test('the sample is laid out when the room is opened first, and goes with one press', async () => {
-  const room = await render(WeaveRoom as Type<WeaveRoom>);
-  await until(() => (TestBed.tick(), room.text().includes('are a sample')));
+  const room = await render(WeaveRoom);
+  const page = await render(WrongPage);
+  await until(() => (TestBed.tick(), page.text().includes('hold a sample')));
   await until(() => TestBed.inject(WeaveLogStore).all().length > 10);
-  await room.click('Take the sample away');
-  await until(() => (TestBed.tick(), !room.text().includes('are a sample')));
-  expect(await db.rows(WEAVES_DONE).count()).toBe(0);
+  await page.click('Take the sample away');
+  await until(() => (TestBed.tick(), !page.text().includes('hold a sample')));
+  await storedRows(WEAVES_DONE.table, 0);
   room.fixture.destroy();
   // It does not come back.
-  await render(WeaveRoom as Type<WeaveRoom>);
+  await render(WeaveRoom);
   await new Promise((resolve) => setTimeout(resolve, 30));
-  expect(await db.rows(WEAVE_ROWS).count()).toBe(0);
+  await storedRows(WEAVE_ROWS.table, 0);
 });
 
 describe('the chart', () => {

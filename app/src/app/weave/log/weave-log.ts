@@ -7,6 +7,7 @@ import { scaleBand, scaleLinear } from 'd3-scale';
 import { WeaveDoneRow } from '../../data/kinds/weaves';
 import { PackStore } from '../../pack/pack.store';
 import { once } from '../../shared/once';
+import { SampleLine } from '../sample-line';
 import { WeaveLogStore } from './weave-log.store';
 
 const [WIDTH, HEIGHT, BELOW] = [420, 90, 18];
@@ -17,7 +18,7 @@ const LISTED = 8;
 /** The practice of weaves: clean or not, and a small picture of where one slips. */
 @Component({
   selector: 'en-weave-log',
-  imports: [DatePipe, MatButton],
+  imports: [DatePipe, MatButton, SampleLine],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './weave-log.html',
   styleUrls: ['../../shared/page.scss', '../../shared/chart.scss', './weave-log.scss'],

@@ -5,14 +5,16 @@ import { moveName } from '@enumeron/core/weave';
 import { WeaveRowRow } from '../../data/kinds/weave-rows';
 import { once } from '../../shared/once';
 import { KeptRows } from '../kept.store';
+import { SampleLine } from '../sample-line';
 import { WeavingStore } from '../weaving.store';
 
 /** Rows under their names: the one that is worked on is kept, one that was kept is worked on again. */
 @Component({
   selector: 'en-kept-list',
-  imports: [MatButton],
+  imports: [MatButton, SampleLine],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<h3 id="kept-title">Kept rows</h3>
+    <en-sample-line />
     @if (store.row().length > 0) {
       <form (submit)="$event.preventDefault(); keep()">
         <input

@@ -1,9 +1,18 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  signal,
+  untracked,
+} from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { offsetOf } from '@enumeron/core/deck';
 import { markOnRail, Mark } from '../../pack/marks';
 import { PackStore } from '../../pack/pack.store';
 import { previewOnRail } from '../../pack/rail-preview';
+import { afterPaint } from '../../shared/after-paint';
 import { once } from '../../shared/once';
 import { SaveOrder } from '../../shared/save-order';
 import { Plan } from '../plan/plan';
@@ -31,6 +40,13 @@ export class RowPage {
   protected readonly large = signal(false);
   /** The move that is drawn large, as its index: the one that led to what is shown, or the first. */
   protected readonly drawn = computed(() => Math.max(0, this.store.step() - 1));
+
+  private readonly drawing = computed(() => ({
+    ...{ row: this.store.row(), names: this.store.names() },
+    ...{ orders: this.store.orders(), followed: this.store.followed() },
+  }));
+  /** What the chart draws: it follows a frame behind, so that a key is answered first. */
+  protected readonly chart = signal(this.drawing());
 
   protected readonly origin = computed(() => ({
     ...{ kind: 'recipe' as const, base: this.pack.now(), moves: this.store.row() },
@@ -71,6 +87,12 @@ export class RowPage {
       const label = `A copy of the pack, after ${step.toString()} of ${length.toString()} moves`;
       return { home: this.pack.home(), now: this.store.shown(), label, marks };
     });
-    weaveRail(this.store.shown);
+    weaveRail(() => ({ row: this.store.row(), order: this.store.shown() }));
+    effect(() => {
+      const next = this.drawing();
+      void afterPaint().then(() => {
+        if (untracked(this.drawing) === next) this.chart.set(next);
+      });
+    });
   }
 }

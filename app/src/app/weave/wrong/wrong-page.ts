@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
-import { Card, parseOrder, sayProblem, showCard, suitOf } from '@enumeron/core/deck';
+import { Card, parsePart, sayProblem, showCard, suitOf } from '@enumeron/core/deck';
 import { describeMove, WeaveKind } from '@enumeron/core/moves';
 import {
   ALL_KINDS,
@@ -75,17 +75,23 @@ export class WrongPage {
     });
   });
 
+  /** The whole order as it is read; undefined while none is written. */
+  private readonly wholeRead = computed(() =>
+    this.whole().trim() === '' ? undefined : parsePart(this.whole()),
+  );
   protected readonly wholeProblem = computed(() => {
-    if (this.whole().trim() === '') return undefined;
-    const outcome = parseOrder(this.whole());
-    if (!outcome.ok) return sayProblem(outcome.problems[0]);
-    return outcome.order.length === this.pack.size()
-      ? undefined
-      : `These are ${outcome.order.length.toString()} cards; the pack has ${this.pack.size().toString()}.`;
+    const [read, now] = [this.wholeRead(), this.pack.now()];
+    if (!read) return undefined;
+    if (!read.ok) return sayProblem(read.problems[0]);
+    const other = read.order.find((card) => !now.includes(card));
+    if (other !== undefined) return `${showCard(other)} is not in this pack.`;
+    const lacks = now.filter((card) => !read.order.includes(card));
+    if (lacks.length === 0) return undefined;
+    return `${lacks.length.toString()} of the pack’s cards are lacking, ${showCard(lacks[0])} among them.`;
   });
   private readonly seen = computed<readonly SeenCard[]>(() => {
-    const outcome = this.whole().trim() === '' ? undefined : parseOrder(this.whole());
-    if (outcome?.ok) return outcome.order.map((card, index) => ({ place: index + 1, card }));
+    const read = this.wholeRead();
+    if (read?.ok) return read.order.map((card, index) => ({ place: index + 1, card }));
     return this.lines().flatMap(({ place, card }) =>
       place === undefined || card === undefined ? [] : [{ place, card }],
     );

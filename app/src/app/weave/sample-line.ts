@@ -1,0 +1,30 @@
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { SampleRoom } from '../data/sample-room';
+import { once } from '../shared/once';
+import { KeptRows } from './kept.store';
+import { SAMPLE_KINDS } from './sample';
+
+/** Says that kept rows and the log are a sample, where they are shown, and takes it away. */
+@Component({
+  selector: 'en-sample-line',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `@if (kept.hasSample()) {
+    <p class="sample">
+      Kept rows and the log of weaves hold a sample.
+      <button type="button" (click)="takeAway()">Take the sample away</button>
+    </p>
+  }`,
+  styleUrl: '../shared/sample-line.scss',
+  styles: `
+    .sample {
+      padding-inline: 10px;
+      border: 0;
+      border-radius: 4px;
+    }
+  `,
+})
+export class SampleLine {
+  private readonly sample = inject(SampleRoom);
+  protected readonly kept = inject(KeptRows);
+  protected readonly takeAway = once('take the sample away', () => this.sample.takeAway(SAMPLE_KINDS));
+}
