@@ -1,8 +1,4 @@
-import { Room, WayIn } from '../shared/room';
-
-const way = (path: string, name: string, words: string): WayIn => ({
-  ...{ path, name, words, seen: '', asked: '' },
-});
+import { plainWay as way, Room } from '../shared/room';
 
 export const LEARN: Room = {
   key: '2',

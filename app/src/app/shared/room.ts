@@ -20,6 +20,11 @@ export interface WayIn {
   take?(fact: Fact): Values | undefined;
 }
 
+/** A way in that is opened by its words and takes nothing over. */
+export const plainWay = (path: string, name: string, words: string): WayIn => ({
+  ...{ path, name, words, seen: '', asked: '' },
+});
+
 /** What can be told from any room and is shown in one: the card and number that are wanted, facts, riffles. */
 export type Told = 'wanted' | 'facts' | 'riffles';
 
