@@ -50,6 +50,12 @@ export class PlacesSearch {
   private readonly fresh: Uint8Array;
   /** How many states were gone on from. */
   looked = 0;
+  /**
+   * What the cheapest move costs. A row that was not met goes through a state that one end has reached and not gone on
+   * from, and from there by a move to one that the other end has not gone on from: it is as dear as what waits at both
+   * ends and this move together.
+   */
+  private readonly leastStep: number;
   /** What a cut costs; infinitely much where none is allowed. */
   private readonly cut: number;
 
@@ -69,6 +75,7 @@ export class PlacesSearch {
     this.gaps = new Uint8Array(cards);
     this.fresh = new Uint8Array(size);
     this.cut = cutPrice === undefined ? Infinity : cutPrice * UNIT + CUTS;
+    this.leastStep = Math.min(UNIT + WEAVES, this.cut);
   }
 
   /**
@@ -86,7 +93,7 @@ export class PlacesSearch {
     for (const goal of goals) this.reach(back, this.groupOf(back, this.keyOf(goal)), goal[0], 0);
     while (forth.due.length > 0 && back.due.length > 0) {
       const next = forth.due[forth.due.length - 1] + back.due[back.due.length - 1];
-      if (this.best && this.best.price <= next) break;
+      if (this.best && this.best.price <= next + this.leastStep) break;
       this.step(load(forth) <= load(back) ? forth : back);
       yield this.looked;
     }
@@ -107,7 +114,7 @@ export class PlacesSearch {
     side.waiting.delete(price);
     this.looked += there.length;
     const other = this.otherOf(side);
-    const least = price + (other.due[other.due.length - 1] ?? 0);
+    const least = price + (other.due[other.due.length - 1] ?? 0) + this.leastStep;
     for (const what of there) {
       // What is still to come on both ends is as dear together.
       if (this.best && this.best.price <= least) return;

@@ -124,6 +124,17 @@ describe('the row', () => {
     expect(page.text()).toContain('cut 40 names more cards than this pack has: 30.');
   });
 
+  test('cuts by a number on a pad, and no number that the pack does not have', async () => {
+    const page = await render(RowPage);
+    const field = page.find('form.cut input') as HTMLInputElement;
+    for (const number of ['12', '52', '0', '-3', '']) {
+      field.value = number;
+      await page.click('Cut');
+      if (number === '12') expect(field.value).toBe('');
+    }
+    expect(store.names()).toEqual(['cut 12']);
+  });
+
   test('moves in words: a whole row is read, what cannot be is told, cards are kept', async () => {
     const page = await render(RowPage);
     await page.type('#moves-written', 'out 16, weave 10 in, take 3');

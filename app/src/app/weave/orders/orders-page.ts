@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
-import { Router } from '@angular/router';
+import { ActivatedRoute, Router } from '@angular/router';
 import { orderByRule } from '@enumeron/core/arrange';
 import { Order, showCard } from '@enumeron/core/deck';
 import { recipeSteps } from '@enumeron/core/file/arrange/recipe';
@@ -69,7 +69,8 @@ export class OrdersPage {
   protected readonly cutNames = CUTS;
   protected readonly factories = FACTORIES;
 
-  protected readonly from = signal('pack');
+  /** The pack after the row, where one comes from there to keep the order. */
+  protected readonly from = signal(inject(ActivatedRoute).snapshot.queryParamMap.get('from') ?? 'pack');
   protected readonly to = signal('home');
   protected readonly kinds = signal<RowKinds>({ weaves: true, unweaves: true, reversals: true });
   protected readonly cuts = signal<RowWish['cuts']>('free');

@@ -53,6 +53,12 @@ export class RowEditor {
     }
   }
 
+  /** Cuts so many cards, where the pack has more; any other number is left alone. */
+  protected cut(count: number): void {
+    if (Number.isInteger(count) && count > 0 && count < this.store.size())
+      this.store.add({ kind: 'cut', count });
+  }
+
   /** A press on a move shows the pack after it; the arrow keys do the same. */
   protected goToClicked({ target }: Event): void {
     const chip = target instanceof Element ? target.closest<HTMLElement>('[data-move]') : null;

@@ -8,6 +8,7 @@ import {
   untracked,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { RouterLink } from '@angular/router';
 import { offsetOf } from '@enumeron/core/deck';
 import { markOnRail, Mark } from '../../pack/marks';
 import { PackStore } from '../../pack/pack.store';
@@ -27,7 +28,7 @@ import { WeaveDrawing } from './weave-drawing';
 /** Cards to places, and the row of weaves: typed, drawn, stepped through on a copy of the pack, applied, kept. */
 @Component({
   selector: 'en-row-page',
-  imports: [KeptList, MatButton, OtherMoves, PathChart, Plan, RowEditor, SaveOrder, WeaveDrawing],
+  imports: [KeptList, MatButton, OtherMoves, PathChart, Plan, RouterLink, RowEditor, SaveOrder, WeaveDrawing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './row-page.html',
   styleUrls: ['../../shared/page.scss', './row-page.scss'],
