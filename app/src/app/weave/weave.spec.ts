@@ -2,11 +2,14 @@ import { TestBed } from '@angular/core/testing';
 import { provideRouter, Router } from '@angular/router';
 import { cardAt, formatCard as nameOf, Order, parseCard, placeOf } from '@enumeron/core/deck';
 import { applyMove, parseMovesText, weave } from '@enumeron/core/moves';
+import { NEVER } from 'rxjs';
+import { runHere } from '../../testing/jobs';
 import { undone } from '../../testing/undo';
 import { freshApp, until } from '../../testing/fresh';
 import { render, Rendered } from '../../testing/render';
 import { Database } from '../data/database';
 import { forgetActs } from '../shared/once';
+import { RUN_JOB, RunJob } from '../workers/jobs';
 import { ORDERS } from '../data/kinds/orders';
 import { WEAVE_ROWS } from '../data/kinds/weave-rows';
 import { WEAVES_DONE } from '../data/kinds/weaves';
@@ -27,13 +30,19 @@ import { WrongPage } from './wrong/wrong-page';
 
 const card = (name: string): number => parseCard(name) as number;
 
+/** Jobs are done at once, unless they are to wait for a while. */
+let waits = false;
+const runOrWait: RunJob = (...asked) => (waits ? NEVER : runHere(...asked));
+
 let db: Database;
 let store: WeavingStore;
 let pack: PackStore;
 
 beforeEach(async () => {
+  waits = false;
   db = await freshApp([
     ...[provideRouter([{ path: '**', children: [] }]), WeavingStore, KeptRows, WeaveLogStore],
+    { provide: RUN_JOB, useValue: runOrWait },
   ]);
   store = TestBed.inject(WeavingStore);
   pack = TestBed.inject(PackStore);
@@ -209,6 +218,20 @@ describe('cards to places', () => {
     expect(TestBed.inject(RailMarks).marks().size).toBeGreaterThan(0);
   });
 
+  test('while another wish is searched for, the answer to the one before is not shown', async () => {
+    const page = await render(RowPage);
+    await fill(page, 'card', 0, 'QC');
+    await fill(page, 'to', 0, '41');
+    expect(page.all('.words')).toHaveLength(1);
+    waits = true;
+    await fill(page, 'to', 0, '17');
+    expect(page.all('.words')).toHaveLength(0);
+    waits = false;
+    await fill(page, 'to', 0, '18');
+    await page.click('Put it into the row');
+    expect(placeOf(store.orders().at(-1) ?? [], card('QC'))).toBe(18);
+  });
+
   test('one card by weaves alone: all the shortest rows, and the binary sum', async () => {
     const page = await render(RowPage);
     await fill(page, 'card', 0, 'AC');
@@ -372,6 +395,17 @@ describe('what went wrong', () => {
     await page.fixture.whenStable();
     expect(page.text()).toContain('One place and its card are enough');
     expect(await undone()).toContain('take the pack as the weave left it');
+  });
+
+  test('what was explained of other glimpses is not shown, and cannot be taken', async () => {
+    const page = await render(WrongPage);
+    await fill(page, 'at', 0, '1');
+    await fill(page, 'card', 0, nameOf(pack.now()[0]));
+    expect(page.text()).toContain('The pack lies so');
+    waits = true;
+    await page.click('in');
+    expect(page.text()).not.toContain('The pack lies so');
+    expect(shown()).toBeUndefined();
   });
 
   test('the whole order, what nothing explains, and an order that cannot be read', async () => {

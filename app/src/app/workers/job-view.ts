@@ -1,5 +1,6 @@
 import { computed, inject, Signal } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { dequal } from 'dequal/lite';
 import { map, of, switchMap } from 'rxjs';
 import { Scripts } from '../shared/scripts';
 import { ArgsOf, JobName, JobView, RUN_JOB } from './jobs';
@@ -34,3 +35,12 @@ export const jobView = <Name extends JobName>(
     ),
   );
 };
+
+/** What is known of a job, as far as its answer goes. */
+type Answer<Result> = { readonly asked: unknown } & (
+  { readonly kind: 'ended'; readonly result: Result } | { readonly kind: 'running' | 'failed' }
+);
+
+/** What a job ended with, where that answers what is asked now: the answer to another question is none. */
+export const answerTo = <Result>(view: Answer<Result> | undefined, asked: unknown): Result | undefined =>
+  view?.kind === 'ended' && dequal(view.asked, asked) ? view.result : undefined;

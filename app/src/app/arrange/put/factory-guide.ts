@@ -6,9 +6,9 @@ import { MatProgressBar } from '@angular/material/progress-bar';
 import { orderByRule, suitLayout } from '@enumeron/core/arrange';
 import { Card } from '@enumeron/core/deck';
 import { describeMove } from '@enumeron/core/moves';
-import { ALL_KINDS, LONGEST_ROW_SEARCHED } from '@enumeron/core/weave';
+import { ALL_KINDS, LONGEST_ROW_SEARCHED, RowWish } from '@enumeron/core/weave';
 import { CardText } from '../../shared/card-text';
-import { jobView } from '../../workers/job-view';
+import { answerTo, jobView } from '../../workers/job-view';
 import { FACTORIES } from '../../shared/factories';
 
 /** From a new pack to the order: suit by suit, or by a short row of weaves, cuts and reversals. */
@@ -29,25 +29,26 @@ export class FactoryGuide {
   /** Whether a row of moves is searched for, and whether that search was stopped for a while. */
   protected readonly searching = signal(false);
   protected readonly held = signal(false);
-  protected readonly search = jobView(
-    'row',
-    () => {
-      const outcome = orderByRule(this.factory().rule);
-      if (!this.searching() || !outcome.ok) return undefined;
-      const goal = { kind: 'order', to: this.order() } as const;
-      return { from: outcome.order, goal, kinds: ALL_KINDS, cuts: 'free', longest: LONGEST_ROW_SEARCHED };
-    },
-    this.held,
-  );
+  private readonly wish = computed<RowWish | undefined>(() => {
+    const outcome = orderByRule(this.factory().rule);
+    if (!this.searching() || !outcome.ok) return undefined;
+    const goal = { kind: 'order', to: this.order() } as const;
+    return {
+      from: outcome.order,
+      goal,
+      kinds: ALL_KINDS,
+      cuts: 'free',
+      longest: LONGEST_ROW_SEARCHED,
+    };
+  });
+  protected readonly search = jobView('row', this.wish, this.held);
   protected readonly progress = computed(() => {
     const search = this.search();
     return search?.kind === 'running' ? search.progress : undefined;
   });
   protected readonly route = computed(() => {
-    const search = this.search();
-    return search?.kind === 'ended'
-      ? { moves: search.result.row?.map((move) => describeMove(move)) }
-      : undefined;
+    const found = answerTo(this.search(), this.wish());
+    return found && { moves: found.row?.map((move) => describeMove(move)) };
   });
 
   constructor() {

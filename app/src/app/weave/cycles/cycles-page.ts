@@ -5,7 +5,7 @@ import { weaveCycles } from '@enumeron/core/weave';
 import { PackStore } from '../../pack/pack.store';
 import { EntryField } from '../../shared/form/entry-field';
 import { numberReader } from '../../shared/form/reading';
-import { jobView } from '../../workers/job-view';
+import { answerTo, jobView } from '../../workers/job-view';
 import { CycleRing } from './cycle-ring';
 
 /** The largest pack that is looked at. */
@@ -48,10 +48,7 @@ export class CyclesPage {
   });
 
   private readonly job = jobView('living properties', () => ({ order: this.pack.home() }));
-  protected readonly living = computed(() => {
-    const job = this.job();
-    return job?.kind === 'ended' ? job.result : undefined;
-  });
+  protected readonly living = computed(() => answerTo(this.job(), { order: this.pack.home() }));
 
   protected setSize(size: number | undefined): void {
     this.typed.set(size);

@@ -3,7 +3,7 @@ import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { ActivatedRoute, Router } from '@angular/router';
 import { orderByRule } from '@enumeron/core/arrange';
-import { Order, showCard } from '@enumeron/core/deck';
+import { mateOf, Order, showCard } from '@enumeron/core/deck';
 import { recipeSteps } from '@enumeron/core/file/arrange/recipe';
 import { describeMove, Move } from '@enumeron/core/moves';
 import {
@@ -14,11 +14,12 @@ import {
   RowWish,
   wayPoints,
 } from '@enumeron/core/weave';
+import { dequal } from 'dequal/lite';
 import { OrdersStore } from '../../data/orders.store';
 import { PackStore } from '../../pack/pack.store';
 import { FACTORIES } from '../../shared/factories';
 import { Strip } from '../../shared/strip';
-import { jobView } from '../../workers/job-view';
+import { answerTo, jobView } from '../../workers/job-view';
 import { counted, tookWords } from '../search-words';
 import { tookSince } from '../took';
 import { WeavingStore } from '../weaving.store';
@@ -96,7 +97,10 @@ export class OrdersPage {
       case 'mates':
         return { kind: to };
       case 'together':
-        return { kind: 'together', cards: this.store.followed().map(({ card }) => card) };
+        return {
+          kind: 'together',
+          cards: this.store.followed().flatMap(({ card }) => (this.start()?.includes(card) ? [card] : [])),
+        };
       default: {
         const order = this.orderNamed(to);
         return order && { kind: 'order', to: order };
@@ -116,17 +120,24 @@ export class OrdersPage {
     if (!from || !goal) return 'This order is not there any more. Choose another one.';
     if (goal.kind === 'together' && goal.cards.length < 2)
       return 'Follow two cards or more first, under Cards to places: these are brought together.';
+    const alone = goal.kind === 'mates' ? from.find((card) => !from.includes(mateOf(card))) : undefined;
+    if (alone !== undefined)
+      return `${showCard(alone)} has no mate in this pack, so that not all can lie beside theirs.`;
     if (goal.kind !== 'order') return undefined;
     const odd = from.find((card) => !goal.to.includes(card)) ?? goal.to.find((card) => !from.includes(card));
     return odd === undefined
       ? undefined
       : `${showCard(odd)} is in one of the two orders only: no row of moves adds a card.`;
   });
-  private readonly wish = computed<RowWish | undefined>(() => {
-    const [from, goal] = [this.start(), this.goal()];
-    if (!from || !goal || this.lacks() !== undefined) return undefined;
-    return { from, goal, kinds: this.kinds(), cuts: this.cuts(), longest: this.longest() };
-  });
+  /** What is searched for: the same one as long as nothing of it changes. */
+  private readonly wish = computed<RowWish | undefined>(
+    () => {
+      const [from, goal] = [this.start(), this.goal()];
+      if (!from || !goal || this.lacks() !== undefined) return undefined;
+      return { from, goal, kinds: this.kinds(), cuts: this.cuts(), longest: this.longest() };
+    },
+    { equal: dequal },
+  );
 
   private readonly stoppedWish = signal<RowWish | undefined>(undefined);
   protected readonly stopped = computed(
@@ -138,10 +149,7 @@ export class OrdersPage {
     return search?.kind === 'running' ? search.progress : undefined;
   });
   protected readonly failed = computed(() => this.search()?.kind === 'failed');
-  private readonly found = computed(() => {
-    const search = this.search();
-    return search?.kind === 'ended' && this.wish() !== undefined ? search.result : undefined;
-  });
+  private readonly found = computed(() => answerTo(this.search(), this.wish()));
   private readonly took = tookSince(this.wish, this.found);
 
   protected readonly words = computed(() => {

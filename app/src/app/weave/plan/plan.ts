@@ -3,8 +3,9 @@ import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { Move } from '@enumeron/core/moves';
 import { moveName, PlacesWish, weavePaths } from '@enumeron/core/weave';
+import { dequal } from 'dequal/lite';
 import { CUT_PRICES, CutPrice } from '../../data/kinds/weaving';
-import { jobView } from '../../workers/job-view';
+import { answerTo, jobView } from '../../workers/job-view';
 import { tookSince } from '../took';
 import { WeavingStore } from '../weaving.store';
 import { HeadRow } from './head-row';
@@ -53,15 +54,19 @@ export class Plan {
       ? undefined
       : `Two cards are wanted at ${twice.toString()}. One place takes one card.`;
   });
-  private readonly wish = computed<PlacesWish | undefined>(() => {
-    const { cuts, anyOrder } = this.store.wishes();
-    if (this.wanted().length === 0 || this.clash() !== undefined) return undefined;
-    return {
-      ...{ size: this.store.size(), wanted: this.wanted(), cuts: cuts !== 'none' },
-      ...(cuts === 'none' ? {} : { cutPrice: cuts }),
-      ...(anyOrder && this.wanted().length > 1 ? { anyOrder } : {}),
-    };
-  });
+  /** What is searched for: the same one as long as nothing of it changes. */
+  private readonly wish = computed<PlacesWish | undefined>(
+    () => {
+      const { cuts, anyOrder } = this.store.wishes();
+      if (this.wanted().length === 0 || this.clash() !== undefined) return undefined;
+      return {
+        ...{ size: this.store.size(), wanted: this.wanted(), cuts: cuts !== 'none' },
+        ...(cuts === 'none' ? {} : { cutPrice: cuts }),
+        ...(anyOrder && this.wanted().length > 1 ? { anyOrder } : {}),
+      };
+    },
+    { equal: dequal },
+  );
 
   /** The wish that was stopped; another one is searched for. */
   private readonly stoppedWish = signal<PlacesWish | undefined>(undefined);
@@ -73,19 +78,16 @@ export class Plan {
     const search = this.search();
     return search?.kind === 'running' ? search.progress.toLocaleString('en') : undefined;
   });
-  protected readonly found = computed(() => {
-    const search = this.search();
-    return search?.kind === 'ended' && this.wish() !== undefined ? search : undefined;
-  });
+  protected readonly found = computed(() => answerTo(this.search(), this.wish()));
   private readonly took = tookSince(this.wish, this.found);
   protected readonly failed = computed(() => this.search()?.kind === 'failed');
   protected readonly answer = computed(() => {
-    const row = this.found()?.result.rows.at(0);
+    const row = this.found()?.rows.at(0);
     return row && { row, words: planWords(row, this.store.wishes().cuts) };
   });
   protected readonly size = computed(() => {
     const found = this.found();
-    return found ? searchWords(found.result, this.wanted().length, this.took()) : '';
+    return found ? searchWords(found, this.wanted().length, this.took()) : '';
   });
 
   /** Every row as short, where one card goes by weaves alone; otherwise those that the search has met. */
@@ -97,7 +99,7 @@ export class Plan {
       ? weavePaths(this.store.size(), only.from, only.to).map((row) =>
           row.map((weave): Move => ({ kind: 'weave', weave })),
         )
-      : (this.found()?.result.rows ?? []);
+      : (this.found()?.rows ?? []);
     return rows.map((row) => ({ row, names: row.map(moveName).join(', ') }));
   });
   protected readonly listed = computed(() => this.rows().slice(0, MOST_ROWS));

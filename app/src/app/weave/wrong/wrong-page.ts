@@ -7,6 +7,7 @@ import {
   ALL_KINDS,
   DoubtfulWeave,
   NEAR_MIDDLE,
+  RowWish,
   sayExplanation,
   SeenCard,
   upperPlaces,
@@ -19,7 +20,7 @@ import { CardText } from '../../shared/card-text';
 import { EntryField } from '../../shared/form/entry-field';
 import { cardCompleter, cardReader, numberReader } from '../../shared/form/reading';
 import { once } from '../../shared/once';
-import { jobView } from '../../workers/job-view';
+import { answerTo, jobView } from '../../workers/job-view';
 import { WeaveLog } from '../log/weave-log';
 import { WeaveLogStore } from '../log/weave-log.store';
 
@@ -103,10 +104,7 @@ export class WrongPage {
   );
   private readonly job = jobView('diagnosis', this.asked);
   protected readonly failed = computed(() => this.job()?.kind === 'failed');
-  protected readonly found = computed(() => {
-    const job = this.job();
-    return job?.kind === 'ended' && this.asked() ? job.result : undefined;
-  });
+  protected readonly found = computed(() => answerTo(this.job(), this.asked()));
   protected readonly explanations = computed(() =>
     (this.found()?.explanations ?? []).map((each) => ({ each, says: sayExplanation(each, this.intended()) })),
   );
@@ -129,30 +127,31 @@ export class WrongPage {
     const shown = this.shown();
     return shown ? upperPlaces(this.pack.now(), shown).join(', ') : '';
   });
-  private readonly search = jobView('row', () => {
+  private readonly wayBack = computed<RowWish | undefined>(() => {
     const shown = this.shown();
     return (
       shown && {
-        ...{ from: shown.after, kinds: ALL_KINDS, cuts: 'free' as const, longest: LONGEST_BACK },
-        goal: { kind: 'order' as const, to: this.pack.home(), turned: true as const },
+        ...{ from: shown.after, kinds: ALL_KINDS, cuts: 'free', longest: LONGEST_BACK },
+        goal: { kind: 'order', to: this.pack.home(), turned: true },
       }
     );
   });
+  private readonly search = jobView('row', this.wayBack);
   protected readonly searching = computed(() => this.search()?.kind === 'running');
   protected readonly back = computed(() => {
-    const search = this.search();
-    if (search?.kind !== 'ended' || !this.shown()) return undefined;
-    const { row } = search.result;
-    return row ? row.map((move) => describeMove(move, this.pack.size())) : 'none';
+    const found = answerTo(this.search(), this.wayBack());
+    return found && (found.row?.map((move) => describeMove(move, this.pack.size())) ?? 'none');
   });
   protected readonly longest = LONGEST_BACK;
 
-  protected readonly draft = keepDraft('weave that went wrong', {
-    intended: this.intended,
-    places: this.places,
-    cards: this.cards,
-    whole: this.whole,
-  });
+  protected readonly draft = keepDraft(
+    'weave that went wrong',
+    { intended: this.intended, places: this.places, cards: this.cards, whole: this.whole },
+    (name, value) =>
+      name === 'intended'
+        ? value === 'in' || value === 'out'
+        : !Array.isArray(value) || value.every((each) => each === null || Number.isInteger(each)),
+  );
 
   constructor() {
     previewOnRail(() => {
