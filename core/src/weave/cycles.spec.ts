@@ -1,7 +1,8 @@
 import faro from '../../test/vectors/faro.json';
+import { mateOf } from '../deck/card';
 import { sameOrder } from '../deck/order';
 import { weave, WeaveKind } from '../moves/weave';
-import { weaveCycles } from './cycles';
+import { mirroredMates, weaveCycles } from './cycles';
 
 test.each<[WeaveKind, Record<string, number>]>([
   ['out', faro.outOrders],
@@ -21,4 +22,14 @@ test.each<[WeaveKind, Record<string, number>]>([
       cycle.forEach((place, step) => expect(once[cycle[(step + 1) % cycle.length] - 1]).toBe(place - 1));
     expect(fixed).toEqual(home.filter((index) => once[index] === index).map((index) => index + 1));
   }
+});
+
+test('mirrored mates are counted, and an even pack keeps them through every weave', () => {
+  for (const count of [1, 5, 26]) {
+    const half = Array.from({ length: count }, (_, index) => index);
+    const mirrored = [...half, ...half.map(mateOf).reverse()];
+    expect(mirroredMates(mirrored)).toBe(count);
+    for (const kind of ['in', 'out'] as const) expect(mirroredMates(weave(mirrored, kind))).toBe(count);
+  }
+  expect(mirroredMates([0, 1, 2])).toBe(0);
 });

@@ -1,3 +1,5 @@
+import { mateOf } from '../deck/card';
+import { Order, placeOf } from '../deck/order';
 import { WeaveKind } from '../moves/weave';
 import { wovenIndices } from './wovenIndices';
 
@@ -38,3 +40,7 @@ export const weaveCycles = (size: number, weave: WeaveKind): WeaveCycles => {
     back: cycles.reduce((all, { length }) => multiple(all, length), 1),
   };
 };
+
+/** How many pairs of mates lie as far from the top as from the face. */
+export const mirroredMates = (order: Order): number =>
+  order.filter((card, index) => placeOf(order, mateOf(card)) === order.length - index).length / 2;

@@ -1,5 +1,5 @@
 export { cardPaths, type Packets, packetsOf, pathOf } from './cardPaths';
-export { weaveCycles, type WeaveCycles } from './cycles';
+export { mirroredMates, weaveCycles, type WeaveCycles } from './cycles';
 export {
   DIAGNOSIS,
   diagnoseWeave,
@@ -31,7 +31,6 @@ export {
   isGoal,
   LONGEST_MATES,
   LONGEST_ROW_SEARCHED,
-  LONGEST_WORD_SEARCHED,
   ROW,
   type RowFound,
   type RowGoal,

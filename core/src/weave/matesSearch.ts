@@ -1,4 +1,5 @@
 import { Job } from '../job/job';
+import { lay } from './rowSteps';
 import type { RowProgress } from './turnedSearch';
 
 /** A row after which each card lies beside its mate: its steps, and from which index on the pairs begin. */
@@ -82,7 +83,3 @@ export class MatesSearch {
     return -1;
   }
 }
-
-const lay = (after: Uint8Array, before: Uint8Array, source: Uint8Array): void => {
-  for (let index = 0; index < after.length; index++) after[index] = before[source[index]];
-};

@@ -25,10 +25,23 @@ const done = (order: Order, row: readonly Move[]): Order => row.reduce(applyMove
 const elsewhere = (order: Order, whole: Order): number =>
   order.filter((card, index) => whole.includes(card) && whole[index] !== card).length;
 
-const breakBetween = (order: Order, before: Card, after: Card): Break => ({
-  ...{ before, after },
-  ...{ beforeAt: placeOf(order, before) ?? 0, afterAt: placeOf(order, after) ?? 0 },
-});
+/** A row done to a pack of another count, beside the same done to the whole sequence. */
+const wrongCount = (
+  pack: Order,
+  home: Order,
+  [before, after]: readonly [before: Card, after: Card],
+  row: readonly Move[],
+): WrongCount => {
+  const order = done(pack, row);
+  return {
+    order,
+    break: {
+      ...{ before, after },
+      ...{ beforeAt: placeOf(order, before) ?? 0, afterAt: placeOf(order, after) ?? 0 },
+    },
+    elsewhere: elsewhere(order, done(home, row)),
+  };
+};
 
 /** A card's neighbours in the sequence, once round it. */
 const neighbours = (home: Order, card: Card): readonly [before: Card, after: Card] => {
@@ -43,15 +56,8 @@ const neighbours = (home: Order, card: Card): readonly [before: Card, after: Car
  */
 export const withoutCard = (home: Order, card: Card, row: readonly Move[]): WrongCount | undefined => {
   if (!home.includes(card) || home.length < 3) return undefined;
-  const order = done(
-    home.filter((each) => each !== card),
-    row,
-  );
-  return {
-    order,
-    break: breakBetween(order, ...neighbours(home, card)),
-    elsewhere: elsewhere(order, done(home, row)),
-  };
+  const pack = home.filter((each) => each !== card);
+  return wrongCount(pack, home, neighbours(home, card), row);
 };
 
 /** The same with another card, a joker, put in the place of the one that is missing. */
@@ -62,15 +68,8 @@ export const withStandIn = (
   row: readonly Move[],
 ): WrongCount | undefined => {
   if (!home.includes(card) || home.includes(standIn)) return undefined;
-  const order = done(
-    home.map((each) => (each === card ? standIn : each)),
-    row,
-  );
-  return {
-    order,
-    break: breakBetween(order, ...neighbours(home, card)),
-    elsewhere: elsewhere(order, done(home, row)),
-  };
+  const pack = home.map((each) => (each === card ? standIn : each));
+  return wrongCount(pack, home, neighbours(home, card), row);
 };
 
 /**
@@ -85,10 +84,8 @@ export const withExtraCard = (
   row: readonly Move[],
 ): WrongCount | undefined => {
   if (home.includes(extra) || home.length < 2) return undefined;
-  const order = done([...home.slice(0, behind), extra, ...home.slice(behind)], row);
-  const before = home[(behind + home.length - 1) % home.length];
-  const after = home[behind % home.length];
-  return { order, break: breakBetween(order, before, after), elsewhere: elsewhere(order, done(home, row)) };
+  const between = [home[(behind + home.length - 1) % home.length], home[behind % home.length]] as const;
+  return wrongCount([...home.slice(0, behind), extra, ...home.slice(behind)], home, between, row);
 };
 
 /**

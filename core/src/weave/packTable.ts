@@ -30,9 +30,16 @@ export class PackTable {
     }
   }
 
-  /** Adds a pack. @returns whether it is new. */
-  add(pack: Uint8Array, from: number, by: number): boolean {
-    if (this.find(pack) >= 0) return false;
+  /** The steps by which a pack was reached, the last of them first. */
+  trace(number: number): number[] {
+    const steps: number[] = [];
+    for (let at = number; this.from[at] >= 0; at = this.from[at]) steps.push(this.by[at]);
+    return steps;
+  }
+
+  /** Adds a pack, where it is new. */
+  add(pack: Uint8Array, from: number, by: number): void {
+    if (this.find(pack) >= 0) return;
     if (this.count * 2 >= this.slots.length) this.grow();
     const needed = (this.count + 1) * this.size;
     if (needed > this.bytes.length) {
@@ -45,7 +52,6 @@ export class PackTable {
     this.from.push(from);
     this.by.push(by);
     this.count++;
-    return true;
   }
 
   private is(number: number, pack: Uint8Array): boolean {

@@ -1,17 +1,8 @@
-import { mod } from '../deck/mod';
 import { Job } from '../job/job';
 import { Move } from '../moves/move';
-import { WeaveKind } from '../moves/weave';
-import { endTables, FAR, load, newSide, Side, SizeTables, wait } from './searchSide';
+import { CUTS, KINDS, Meeting, rowsThrough, UNIT, WEAVES } from './placesRows';
+import { endTables, FAR, keyOf, load, newSide, Side, SizeTables, wait } from './searchSide';
 import { wovenIndices } from './wovenIndices';
-
-const KINDS: readonly WeaveKind[] = ['in', 'out'];
-
-/**
- * Prices as whole numbers: what the moves cost, then how many are weaves, then how many are cuts. Rows have fewer than
- * 64 weaves and 16 cuts.
- */
-const [UNIT, WEAVES, CUTS] = [1024, 16, 1];
 
 /** So many meetings that are as cheap are kept. */
 const MOST_MEETINGS = 200;
@@ -24,14 +15,6 @@ const tablesFor = (size: number): readonly [forth: SizeTables, back: SizeTables]
   known.set(size, tables);
   return tables;
 };
-
-/** A row found so far: what it costs, and the states where its halves end, which a cut joins where they differ. */
-interface Meeting {
-  readonly price: number;
-  readonly group: number;
-  readonly forth: number;
-  readonly back: number;
-}
 
 /**
  * The cheapest row from a state to one of several, by a search from both ends. A state is the indices of the cards;
@@ -89,22 +72,19 @@ export class PlacesSearch {
     most: number,
   ): Job<number, readonly (readonly Move[])[]> {
     const { forth, back } = this;
-    this.reach(forth, this.groupOf(forth, this.keyOf(start)), start[0], 0);
-    for (const goal of goals) this.reach(back, this.groupOf(back, this.keyOf(goal)), goal[0], 0);
+    this.reach(forth, this.groupOf(forth, keyOf(start, this.size)), start[0], 0);
+    for (const goal of goals) this.reach(back, this.groupOf(back, keyOf(goal, this.size)), goal[0], 0);
     while (forth.due.length > 0 && back.due.length > 0) {
       const next = forth.due[forth.due.length - 1] + back.due[back.due.length - 1];
       if (this.best && this.best.price <= next + this.leastStep) break;
       this.step(load(forth) <= load(back) ? forth : back);
       yield this.looked;
     }
-    return this.rows(most);
-  }
-
-  private keyOf(indices: readonly number[]): number {
-    let key = 0;
-    for (let card = 1; card < this.cards; card++)
-      key = key * this.size + mod(indices[card] - indices[0], this.size);
-    return key;
+    return rowsThrough(
+      this.meetings,
+      { forth, back, size: this.size, cards: this.cards, cut: this.cut },
+      most,
+    );
   }
 
   /** Goes on from everything that waits at the smallest price. */
@@ -251,99 +231,4 @@ export class PlacesSearch {
     if (meeting.price < best) [this.best, this.meetings] = [meeting, []];
     if (this.meetings.length < MOST_MEETINGS) this.meetings.push(meeting);
   }
-
-  /** Rows through the meetings, each once. */
-  private rows(most: number): readonly (readonly Move[])[] {
-    const rows = new Map<string, readonly Move[]>();
-    for (const meeting of this.meetings)
-      for (const row of this.rowsThrough(meeting)) {
-        rows.set(JSON.stringify(row), row);
-        if (rows.size >= most) return [...rows.values()];
-      }
-    return [...rows.values()];
-  }
-
-  /** The rows through a meeting, traced back from it to both ends by the prices alone. */
-  private *rowsThrough({ group, forth, back }: Meeting): Generator<readonly Move[]> {
-    const key = this.forth.keys[group];
-    for (const first of this.traces(this.forth, key, forth, this.back.moves))
-      for (const last of this.traces(this.back, key, back, this.forth.moves))
-        yield joinCuts(
-          [
-            ...[...first].reverse().map(({ kind, from, to }) => this.moveOf(kind, from, to)),
-            this.moveOf('cut', forth, back),
-            ...last.map(({ kind, from, to }) => this.moveOf(kind, to, from)),
-          ],
-          this.size,
-        );
-  }
-
-  private moveOf(kind: WeaveKind | 'cut', from: number, to: number): Move {
-    return kind === 'cut'
-      ? { kind: 'cut', count: mod(from - to, this.size) }
-      : { kind: 'weave', weave: kind };
-  }
-
-  /**
-   * The steps from a state back to the end that its prices are counted from, in every way that is as cheap.
-   *
-   * @param undo the weaves taken back.
-   */
-  private *traces(
-    side: Side,
-    key: number,
-    turn: number,
-    undo: readonly Uint8Array[],
-  ): Generator<readonly Traced[]> {
-    const group = side.numbers.get(key);
-    const price = side.prices[group * this.size + turn];
-    if (price === 0) {
-      yield [];
-      return;
-    }
-    const indices = this.indicesOf(key, turn);
-    for (const [number, kind] of KINDS.entries()) {
-      const before = indices.map((index) => undo[number][index]);
-      const from = this.keyOf(before);
-      const known = side.numbers.get(from);
-      if (known < 0 || side.prices[known * this.size + before[0]] !== price - UNIT - WEAVES) continue;
-      for (const rest of this.traces(side, from, before[0], undo))
-        yield [{ kind, from: before[0], to: turn }, ...rest];
-    }
-    const least = side.leastTurn[group];
-    if (price !== side.least[group] + this.cut || least === turn) return;
-    for (const rest of this.traces(side, key, least, undo))
-      yield [{ kind: 'cut', from: least, to: turn }, ...rest];
-  }
-
-  private indicesOf(key: number, turn: number): readonly number[] {
-    const gaps: number[] = [];
-    for (let card = 1, rest = key; card < this.cards; card++, rest = Math.floor(rest / this.size))
-      gaps.unshift(rest % this.size);
-    return [turn, ...gaps.map((gap) => (turn + gap) % this.size)];
-  }
 }
-
-/** One step of a row, between turns of the first card as its side counts them. */
-interface Traced {
-  readonly kind: WeaveKind | 'cut';
-  readonly from: number;
-  readonly to: number;
-}
-
-/** Cuts that follow each other are one, and none where they come to nothing. */
-const joinCuts = (moves: readonly Move[], size: number): Move[] => {
-  const joined: Move[] = [];
-  for (const move of moves) {
-    const last = joined.at(-1);
-    const before = last?.kind === 'cut' ? last.count : 0;
-    if (move.kind !== 'cut') {
-      joined.push(move);
-      continue;
-    }
-    if (last?.kind === 'cut') joined.pop();
-    const count = mod(before + move.count, size);
-    if (count > 0) joined.push({ kind: 'cut', count });
-  }
-  return joined;
-};

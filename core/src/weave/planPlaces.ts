@@ -1,5 +1,6 @@
 import { finish, Job, JobRule } from '../job/job';
 import { Move, placeAfterMove } from '../moves/move';
+import { arrangements } from './arrangements';
 import { PlacesSearch } from './placesSearch';
 
 /** A card at a place, from 1, and the place where it is wanted. */
@@ -24,14 +25,6 @@ export interface PlacesWish {
 
 /** The most cards that are planned for at once. */
 export const MOST_WANTED = 5;
-
-/** All orders of a few things. */
-const arrangements = <Item>(items: readonly Item[]): Item[][] =>
-  items.length === 0
-    ? [[]]
-    : items.flatMap((item, index) =>
-        arrangements([...items.slice(0, index), ...items.slice(index + 1)]).map((rest) => [item, ...rest]),
-      );
 
 /** Weaves of an even pack keep mirror pairs: two cards as far from the top as from the face stay so. */
 const keepsMirrors = (size: number, from: readonly number[], to: readonly number[]): boolean =>

@@ -4,6 +4,7 @@ import { Order, sameOrder } from '../deck/order';
 import { finish, Job, JobRule } from '../job/job';
 import { applyMove, Move } from '../moves/move';
 import { plainSteps, RowKinds, RowStep, turnedMoves, turnedSteps, WayStep } from './rowSteps';
+import { arrangements } from './arrangements';
 import { MatesSearch } from './matesSearch';
 import { RowProgress, TurnedSearch } from './turnedSearch';
 import { WordSearch } from './wordSearch';
@@ -46,7 +47,7 @@ export const LONGEST_ROW_SEARCHED = 6;
 /** The most after which mates are looked at: all rows are tried. */
 export const LONGEST_MATES = 3;
 /** The most where cards are alike, or cuts are counted or not allowed; what is too many is said. */
-export const LONGEST_WORD_SEARCHED = 30;
+const LONGEST_WORD_SEARCHED = 30;
 
 /** Every kind of move that a row may have. */
 export const ALL_KINDS: RowKinds = { weaves: true, unweaves: true, reversals: true };
@@ -54,7 +55,7 @@ export const ALL_KINDS: RowKinds = { weaves: true, unweaves: true, reversals: tr
 /** With so few steps more levels can be kept than the larger search keeps. */
 const MOST_WORD_STEPS = 120;
 
-/** Packs of fewer cards are searched as words: the windows of the larger search do not fit. */
+/** Packs of fewer cards are searched as words: the larger search looks at more cards than they have. */
 const LEAST_TURNED = 12;
 
 /** The cards of a pack by what they have in common; which of them are to lie together. */
@@ -72,13 +73,6 @@ const groupOf = (goal: RowGoal): ((card: Card) => string) => {
       return (card) => card.toString();
   }
 };
-
-const arrangements = <Item>(items: readonly Item[]): Item[][] =>
-  items.length === 0
-    ? [[]]
-    : items.flatMap((item, index) =>
-        arrangements([...items.slice(0, index), ...items.slice(index + 1)]).map((rest) => [item, ...rest]),
-      );
 
 /** Every word in which one label lies together, anywhere in the pack. */
 const blockWords = (start: Uint8Array, label: number): readonly Uint8Array[] => {

@@ -72,13 +72,21 @@ export const turnedSteps = (kinds: RowKinds, size: number): readonly RowStep[] =
     }),
   );
 
+/** Lays a pack out as a step has it. */
+export const lay = (after: Uint8Array, before: Uint8Array, source: Uint8Array): void => {
+  for (let index = 0; index < after.length; index++) after[index] = before[source[index]];
+};
+
+/** Where each index comes from, by where each goes; and the other way round. */
+export const inverseOf = (source: Uint8Array): Uint8Array => {
+  const inverse = new Uint8Array(source.length);
+  source.forEach((from, index) => (inverse[from] = index));
+  return inverse;
+};
+
 /** The steps taken back. */
 export const inverseSources = (steps: readonly RowStep[]): readonly Uint8Array[] =>
-  steps.map(({ source }) => {
-    const inverse = new Uint8Array(source.length);
-    source.forEach((from, index) => (inverse[from] = index));
-    return inverse;
-  });
+  steps.map(({ source }) => inverseOf(source));
 
 /** One step of a way that was found, and how far the pack is laid out anew before it. */
 export interface WayStep {

@@ -1,4 +1,5 @@
 import { mod } from '../deck/mod';
+import { inverseOf } from './rowSteps';
 
 /** Not reached. */
 export const FAR = 0x7fff_ffff;
@@ -33,8 +34,7 @@ export interface Side extends SizeTables {
   readonly leastTurn: number[];
   /** Prices by group number · size + turn. */
   prices: Int32Array;
-  /** What is to be gone on from, by its price: a state; −1 − twice a group whose every turn is reached by a cut; −2 − twice
-   * a group of which several turns have just that price. */
+  /** What is to be gone on from, by its price: a state, or −1 − a group whose every turn is reached by a cut. */
   readonly waiting: Map<number, number[]>;
   /** The prices that wait, the smallest last. */
   readonly due: number[];
@@ -81,14 +81,10 @@ const tablesOf = (moves: readonly Uint8Array[], step: number): SizeTables => {
 };
 
 /** The tables of both ends: weaves, and weaves taken back. */
-export const endTables = (weaves: readonly Uint8Array[]): readonly [forth: SizeTables, back: SizeTables] => {
-  const inverses = weaves.map((moved) => {
-    const inverse = new Uint8Array(moved.length);
-    moved.forEach((after, before) => (inverse[after] = before));
-    return inverse;
-  });
-  return [tablesOf(weaves, 1), tablesOf(inverses, 2)];
-};
+export const endTables = (weaves: readonly Uint8Array[]): readonly [forth: SizeTables, back: SizeTables] => [
+  tablesOf(weaves, 1),
+  tablesOf(weaves.map(inverseOf), 2),
+];
 
 export const newSide = (tables: SizeTables, keys: number): Side => ({
   ...tables,
@@ -110,3 +106,10 @@ export const wait = ({ waiting, due }: Side, price: number, what: number): void 
 
 /** How many things wait at the price that is next. */
 export const load = ({ waiting, due }: Side): number => waiting.get(due[due.length - 1])?.length ?? 0;
+
+/** The key of the group of some indices: how far the others lie from the first, as digits of a number. */
+export const keyOf = (indices: readonly number[], size: number): number => {
+  let key = 0;
+  for (let card = 1; card < indices.length; card++) key = key * size + mod(indices[card] - indices[0], size);
+  return key;
+};

@@ -1,6 +1,6 @@
 import { Job } from '../job/job';
 import { PackTable } from './packTable';
-import { inverseSources, RowStep } from './rowSteps';
+import { inverseSources, lay, RowStep } from './rowSteps';
 
 const { imul } = Math;
 
@@ -15,14 +15,14 @@ export interface RowProgress {
 /** So many levels are kept, as packs: forwards, and back from the goal. */
 const KEPT = 2;
 
-/** The cards behind the first that tell a pack from most others: in the last level only these are looked at. */
-const WINDOW = 4;
+/** So many cards, spread over the pack, tell it from most others: in the last level only these are looked at. */
+const NEAR_CARDS = 4;
 
 /** Packs three moves from the goal are told by seven cards, and noted as two bits of one of so many words. */
-const FAR_WINDOW = 7;
+const FAR_CARDS = 7;
 const FAR_WORDS = 2 ** 24;
 /** Those behind the first card: steps that leave them as they are ask for the same word again, which is near then. */
-const FIRST_CARDS = Array.from({ length: FAR_WINDOW }, (_, index) => index + 1);
+const FIRST_CARDS = Array.from({ length: FAR_CARDS }, (_, index) => index + 1);
 
 /** The packs that are one step from each of those at an end of the table. */
 const growLevel = (table: PackTable, from: number, to: number, sources: readonly Uint8Array[]): void => {
@@ -31,7 +31,7 @@ const growLevel = (table: PackTable, from: number, to: number, sources: readonly
     for (let step = 0; step < sources.length; step++) {
       const before = table.at(number);
       const source = sources[step];
-      for (let index = 0; index < after.length; index++) after[index] = before[source[index]];
+      lay(after, before, source);
       table.add(after, number, step);
     }
 };
@@ -50,19 +50,19 @@ class Bits {
   }
 }
 
-/** Which indices a window looks at: spread over the pack, since neighbours stay together in most of them. */
+/** Which indices are looked at: spread over the pack, since neighbours stay together in most of them. */
 const spread = (size: number, length: number): readonly number[] =>
   Array.from({ length }, (_, each) => 1 + Math.floor((each * (size - 1)) / length));
 
 /** The sources of a few indices of every step, side by side: all that the last level looks at. */
-const windowOf = (sources: readonly Uint8Array[], indices: readonly number[]): Uint8Array =>
+const looksOf = (sources: readonly Uint8Array[], indices: readonly number[]): Uint8Array =>
   Uint8Array.from(sources.flatMap((source) => indices.map((index) => source[index])));
 
 /**
  * The shortest row between two packs of different cards, up to a cut: from both ends at once. Packs are laid out from
- * the same card on. Two levels are kept at either end. Of the next one only four cards behind the first are looked at,
- * against a set of bits of the kept level at the other end, and a pack is laid out on a hit; six moves look at two
- * sets of bits of all packs three moves back.
+ * the same card on. Two levels are kept at either end. Of a fifth move's packs only four cards are looked at, against a
+ * set of bits of the kept level at the other end, and a pack is laid out on a hit; a sixth looks at seven cards, against
+ * two bits for each of all packs three moves from the goal.
  */
 export class TurnedSearch {
   private readonly sources: readonly Uint8Array[];
@@ -74,7 +74,7 @@ export class TurnedSearch {
   private readonly backEnds = [0, 1];
   private readonly scratch: Uint8Array;
   private near = new Bits(5);
-  private readonly windows: Uint8Array;
+  private readonly looks: Uint8Array;
   /** How many packs were looked at. */
   looked = 0;
 
@@ -98,7 +98,7 @@ export class TurnedSearch {
       -1,
       -1,
     );
-    this.windows = windowOf(this.sources, spread(size, WINDOW));
+    this.looks = looksOf(this.sources, spread(size, NEAR_CARDS));
   }
 
   /** @returns the numbers of the steps of a shortest row; undefined where none has `longest` moves or fewer, 6 at most. */
@@ -123,7 +123,7 @@ export class TurnedSearch {
   private fromStart(level: number): readonly number[] | undefined {
     this.growBack(level);
     const met = this.back.find(this.forth.at(0));
-    return met < 0 ? undefined : this.stepsFrom(met);
+    return met < 0 ? undefined : this.back.trace(met);
   }
 
   /** Three or four: a level of the start that has a pack of the last level at the goal. */
@@ -134,18 +134,18 @@ export class TurnedSearch {
     for (let number = this.forthEnds[level]; number < this.forth.count; number++) {
       this.looked++;
       const met = this.back.find(this.forth.at(number));
-      if (met >= 0) return [...this.stepsTo(number), ...this.stepsFrom(met)];
+      if (met >= 0) return [...this.forth.trace(number).reverse(), ...this.back.trace(met)];
     }
     return undefined;
   }
 
-  /** Five: one step more from the start, looked at through the window. */
+  /** Five: one step more from the start, of which only a few cards are looked at. */
   private *beyond(moves: number): Job<RowProgress, readonly number[] | undefined> {
     this.markNear();
     const [first, last] = [this.forthEnds[KEPT], this.forth.count];
     for (let number = first; number < last; number++) {
       const met = this.oneBefore(this.forth.at(number));
-      if (met) return [...this.stepsTo(number), met.step, ...this.stepsFrom(met.number)];
+      if (met) return [...this.forth.trace(number).reverse(), met.step, ...this.back.trace(met.number)];
       this.looked += this.sources.length;
       if (number % 1024 === 0) yield { moves, part: (number - first) / (last - first) };
     }
@@ -154,11 +154,11 @@ export class TurnedSearch {
 
   /** A step that takes a pack to one of the last level at the goal. */
   private oneBefore(pack: Uint8Array): { readonly step: number; readonly number: number } | undefined {
-    const { windows, near, size } = this;
-    for (let step = 0, at = 0; at < windows.length; step++, at += WINDOW) {
+    const { looks, near, size } = this;
+    for (let step = 0, at = 0; at < looks.length; step++, at += NEAR_CARDS) {
       const key =
-        ((pack[windows[at]] * size + pack[windows[at + 1]]) * size + pack[windows[at + 2]]) * size +
-        pack[windows[at + 3]];
+        ((pack[looks[at]] * size + pack[looks[at + 1]]) * size + pack[looks[at + 2]]) * size +
+        pack[looks[at + 3]];
       if (!near.has(key)) continue;
       const number = this.back.find(this.after(pack, step));
       if (number >= 0) return { step, number };
@@ -169,23 +169,24 @@ export class TurnedSearch {
   /** Six: two steps more, against all packs three moves from the goal. */
   private *farBeyond(moves: number): Job<RowProgress, readonly number[] | undefined> {
     const far = new FarPacks();
-    const inverseWindows = windowOf(this.inverses, FIRST_CARDS);
+    const backLooks = looksOf(this.inverses, FIRST_CARDS);
     const all = 2 * this.back.count;
     for (let number = this.backEnds[KEPT]; number < this.back.count; number++) {
       const pack = this.back.at(number);
-      for (let at = 0; at < inverseWindows.length; at += FAR_WINDOW) far.add(pack, inverseWindows, at);
+      for (let at = 0; at < backLooks.length; at += FAR_CARDS) far.add(pack, backLooks, at);
       if (number % 512 === 0) yield { moves, part: number / all };
     }
-    const windows = windowOf(this.sources, FIRST_CARDS);
+    const looks = looksOf(this.sources, FIRST_CARDS);
     const next = new Uint8Array(this.size);
     const [first, last] = [this.forthEnds[KEPT], this.forth.count];
     for (let number = first; number < last; number++) {
       const pack = this.forth.at(number);
-      for (let step = 0, at = 0; at < windows.length; step++, at += FAR_WINDOW) {
-        if (!far.mayHave(pack, windows, at)) continue;
+      for (let step = 0, at = 0; at < looks.length; step++, at += FAR_CARDS) {
+        if (!far.mayHave(pack, looks, at)) continue;
         next.set(this.after(pack, step));
         const met = this.oneBefore(next);
-        if (met) return [...this.stepsTo(number), step, met.step, ...this.stepsFrom(met.number)];
+        if (met)
+          return [...this.forth.trace(number).reverse(), step, met.step, ...this.back.trace(met.number)];
       }
       this.looked += this.sources.length;
       if (number % 512 === 0) yield { moves, part: 0.5 + (number - first) / (last - first) / 2 };
@@ -200,8 +201,8 @@ export class TurnedSearch {
 
   private markNear(): void {
     const { size, back } = this;
-    const [a, b, c, d] = spread(size, WINDOW);
-    this.near = new Bits(Math.ceil(Math.log2(size ** WINDOW)));
+    const [a, b, c, d] = spread(size, NEAR_CARDS);
+    this.near = new Bits(Math.ceil(Math.log2(size ** NEAR_CARDS)));
     for (let number = this.backEnds[KEPT]; number < back.count; number++) {
       const pack = back.at(number);
       this.near.add(((pack[a] * size + pack[b]) * size + pack[c]) * size + pack[d]);
@@ -209,54 +210,38 @@ export class TurnedSearch {
   }
 
   private after(pack: Uint8Array, step: number): Uint8Array {
-    const source = this.sources[step];
-    for (let index = 0; index < this.size; index++) this.scratch[index] = pack[source[index]];
+    lay(this.scratch, pack, this.sources[step]);
     return this.scratch;
-  }
-
-  /** The steps from the start to a pack that was reached from it. */
-  private stepsTo(number: number): readonly number[] {
-    const steps: number[] = [];
-    for (let at = number; this.forth.from[at] >= 0; at = this.forth.from[at])
-      steps.unshift(this.forth.by[at]);
-    return steps;
-  }
-
-  /** The steps from a pack to the goal. */
-  private stepsFrom(number: number): readonly number[] {
-    const steps: number[] = [];
-    for (let at = number; this.back.from[at] >= 0; at = this.back.from[at]) steps.push(this.back.by[at]);
-    return steps;
   }
 }
 
 /**
- * Packs as they are after a step, told by a few cards that are looked up through a window: two bits each of one word, so
- * that asking costs one look into memory. About one in three hundred others seems to be there, too.
+ * Packs as they are after a step, told by a few cards: two bits each of one word, so that asking costs one look into
+ * memory. Some others seem to be there, too, and are looked at once more.
  */
 class FarPacks {
   private readonly words = new Int32Array(FAR_WORDS);
   private word = 0;
   private bits = 0;
 
-  add(pack: Uint8Array, window: Uint8Array, at: number): void {
-    this.look(pack, window, at);
+  add(pack: Uint8Array, looks: Uint8Array, at: number): void {
+    this.look(pack, looks, at);
     this.words[this.word] |= this.bits;
   }
 
-  mayHave(pack: Uint8Array, window: Uint8Array, at: number): boolean {
-    this.look(pack, window, at);
+  mayHave(pack: Uint8Array, looks: Uint8Array, at: number): boolean {
+    this.look(pack, looks, at);
     return (this.words[this.word] & this.bits) === this.bits;
   }
 
-  private look(pack: Uint8Array, window: Uint8Array, at: number): void {
+  private look(pack: Uint8Array, looks: Uint8Array, at: number): void {
     const low =
-      pack[window[at]] |
-      (pack[window[at + 1]] << 6) |
-      (pack[window[at + 2]] << 12) |
-      (pack[window[at + 3]] << 18) |
-      (pack[window[at + 4]] << 24);
-    const high = pack[window[at + 5]] | (pack[window[at + 6]] << 6);
+      pack[looks[at]] |
+      (pack[looks[at + 1]] << 6) |
+      (pack[looks[at + 2]] << 12) |
+      (pack[looks[at + 3]] << 18) |
+      (pack[looks[at + 4]] << 24);
+    const high = pack[looks[at + 5]] | (pack[looks[at + 6]] << 6);
     const hash = imul(low ^ imul(high, 0x85ebca6b), 0x9e3779b1);
     this.word = (hash ^ (hash >>> 13)) & (FAR_WORDS - 1);
     const more = imul(hash, 0xc2b2ae35) ^ high;

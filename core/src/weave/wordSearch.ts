@@ -1,6 +1,6 @@
 import { Job } from '../job/job';
 import { PackTable } from './packTable';
-import { inverseSources, RowStep, WayStep } from './rowSteps';
+import { inverseSources, lay, RowStep, WayStep } from './rowSteps';
 import type { RowProgress } from './turnedSearch';
 
 /** A way between two words. */
@@ -175,8 +175,7 @@ export class WordSearch {
 
   /** The way from the start to a word that was reached from it, on by some steps, and from a word to its goal. */
   private wayThrough(forth: number, between: readonly number[], back: number): WordWay {
-    const first: number[] = [...between];
-    for (let at = forth; this.forth.from[at] >= 0; at = this.forth.from[at]) first.unshift(this.forth.by[at]);
+    const first = [...this.forth.trace(forth).reverse(), ...between];
     const way: WayStep[] = [];
     let now = this.start;
     const go = (number: number, turn: number): void => {
@@ -208,8 +207,3 @@ export class WordSearch {
     return 0;
   }
 }
-
-/** Lays a word out as a step has it. */
-const lay = (after: Uint8Array, before: Uint8Array, source: Uint8Array): void => {
-  for (let index = 0; index < after.length; index++) after[index] = before[source[index]];
-};

@@ -1,4 +1,4 @@
-import { WeaveKind } from '../moves/weave';
+import { upperOf, WeaveKind } from '../moves/weave';
 import { wovenIndices } from './wovenIndices';
 
 /** Where one weave takes a card, and the sum that tells it. */
@@ -7,7 +7,7 @@ export interface WorkedWeave {
   /** Places from 1. */
   readonly from: number;
   readonly to: number;
-  /** `14th of the lower half: 2 × 14 − 1`. */
+  /** `number 14 of the lower part: 2 × 14 − 1 = 27`. */
   readonly says: string;
 }
 
@@ -24,7 +24,7 @@ export const workedWeaves = (
 ): readonly WorkedWeave[] => {
   let place = from;
   return row.map((weave) => {
-    const upper = weave === 'out' ? (size + 1) >> 1 : size >> 1;
+    const upper = upperOf(size, weave);
     const isUpper = place <= upper;
     const nth = isUpper ? place : place - upper;
     const begins = isUpper === (weave === 'out');
