@@ -338,6 +338,18 @@ test.each(KINDS.map((kind) => [kind.name, kind]))(
   },
 );
 
+test('a row of weaves keeps all cards, and has no more moves than it may', () => {
+  const weaves = (row: unknown): string | undefined => {
+    const outcome = readRow(kindNamed('weave rows') as Kind, { id: 'a', name: 'A', row, at: 1 });
+    return outcome.ok ? undefined : outcome.problems[0].where;
+  };
+  const cut = { kind: 'cut', count: 3 };
+  expect(weaves(Array(60).fill(cut))).toBeUndefined();
+  expect(weaves(Array(61).fill(cut))).toBe('row');
+  expect(weaves([cut, { kind: 'take', place: 3 }])).toContain('row');
+  expect(weaves([{ kind: 'put', place: 3, card: 52 }])).toContain('row');
+});
+
 test.each<[string, Record<string, unknown>, string]>([
   ['a card twice', { cards: [1, 1] }, 'cards'],
   ['61 cards', { cards: Array.from({ length: 61 }, (_, card) => card) }, 'cards'],

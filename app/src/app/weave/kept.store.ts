@@ -15,7 +15,6 @@ export class KeptRows {
   private readonly clock = inject(Clock);
   private readonly stored = liveRows(WEAVE_ROWS);
 
-  readonly isRead = computed(() => this.stored() !== undefined);
   /** The newest first. */
   readonly all = computed(() => [...(this.stored() ?? [])].sort((a, b) => b.at - a.at));
   readonly hasSample = computed(() => this.all().some(({ sample }) => sample));

@@ -1,14 +1,15 @@
-import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { SampleRoom } from '../data/sample-room';
 import { once } from '../shared/once';
 import { KeptRows } from './kept.store';
+import { WeaveLogStore } from './log/weave-log.store';
 import { SAMPLE_KINDS } from './sample';
 
 /** Says that kept rows and the log are a sample, where they are shown, and takes it away. */
 @Component({
   selector: 'en-sample-line',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `@if (kept.hasSample()) {
+  template: `@if (hasSample()) {
     <p class="sample">
       Kept rows and the log of weaves hold a sample.
       <button type="button" (click)="takeAway()">Take the sample away</button>
@@ -25,6 +26,8 @@ import { SAMPLE_KINDS } from './sample';
 })
 export class SampleLine {
   private readonly sample = inject(SampleRoom);
-  protected readonly kept = inject(KeptRows);
+  private readonly kept = inject(KeptRows);
+  private readonly log = inject(WeaveLogStore);
+  protected readonly hasSample = computed(() => this.kept.hasSample() || this.log.hasSample());
   protected readonly takeAway = once('take the sample away', () => this.sample.takeAway(SAMPLE_KINDS));
 }

@@ -1,7 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import { provideRouter, Router } from '@angular/router';
 import { cardAt, formatCard as nameOf, Order, parseCard, placeOf } from '@enumeron/core/deck';
-import { applyMove, parseMovesText, weave } from '@enumeron/core/moves';
+import { applyMove, Move, parseMovesText, weave } from '@enumeron/core/moves';
 import { NEVER } from 'rxjs';
 import { runHere } from '../../testing/jobs';
 import { undone } from '../../testing/undo';
@@ -13,6 +13,8 @@ import { RUN_JOB, RunJob } from '../workers/jobs';
 import { ORDERS } from '../data/kinds/orders';
 import { WEAVE_ROWS } from '../data/kinds/weave-rows';
 import { WEAVES_DONE } from '../data/kinds/weaves';
+import { WeavingRow } from '../data/kinds/weaving';
+import { Journal } from '../data/journal';
 import { RailMarks } from '../pack/marks';
 import { PackStore } from '../pack/pack.store';
 import { RailPreview } from '../pack/rail-preview';
@@ -142,6 +144,54 @@ describe('the row', () => {
       if (number === '12') expect(field.value).toBe('');
     }
     expect(store.names()).toEqual(['cut 12']);
+  });
+
+  test('on a turned pack it begins where the pack lies', async () => {
+    await pack.apply({ kind: 'cut', count: 5 });
+    const page = await render(RowPage);
+    await press(page, '.row[role=application]', ['c', '7', 'Enter']);
+    expect(shown()).toEqual(woven('cut 7'));
+    expect(page.text()).toContain('home order, turned by 12.');
+    await press(page, '.row[role=application]', ['c', '4', '0']);
+    expect(page.text()).toContain('Then the pack is in its home order, Tidemark.');
+  });
+
+  test('storage that refuses loses nothing: the row shows, and is stored when there is room', async () => {
+    const put = jest
+      .spyOn(db.table('state'), 'bulkPut')
+      .mockRejectedValue(new DOMException('no room', 'QuotaExceededError'));
+    const page = await render(RowPage);
+    await press(page, '.row[role=application]', ['i', 'o']);
+    await until(() => TestBed.inject(Journal).held() > 0);
+    expect(chips(page)).toEqual(['in', 'out']);
+    put.mockRestore();
+    expect(await TestBed.inject(Journal).tryAgain()).toBe(true);
+    expect(await db.table('state').get('weaving')).toMatchObject({
+      row: [{ weave: 'in' }, { weave: 'out' }],
+    });
+  });
+
+  test('what another tab has added by then stays', async () => {
+    const page = await render(RowPage);
+    await press(page, '.row[role=application]', ['i']);
+    const stored = async (): Promise<WeavingRow | undefined> =>
+      (await db.table('state').get('weaving')) as WeavingRow | undefined;
+    for (let turn = 0; turn < 200 && !(await stored()); turn++)
+      await new Promise((resolve) => setTimeout(resolve, 5));
+    const row = (await stored()) as WeavingRow;
+    await db.table('state').put({ ...row, row: [...row.row, { kind: 'cut', count: 3 }] });
+    store.add({ kind: 'weave', weave: 'out' });
+    await until(() => store.row().length === 3);
+    expect(store.names()).toEqual(['in', 'cut 3', 'out']);
+  });
+
+  test('a full row takes no more, and says so', async () => {
+    const page = await render(RowPage);
+    store.use(Array<Move>(60).fill({ kind: 'cut', count: 3 }), 'try');
+    await press(page, '.row[role=application]', ['i', '5', 'c', '9', 'o']);
+    expect(new Set(store.names())).toEqual(new Set(['cut 3']));
+    expect(store.row()).toHaveLength(60);
+    expect(page.text()).toContain('A row has at most 60 moves.');
   });
 
   test('moves in words: a whole row is read, what cannot be is told, cards are kept', async () => {

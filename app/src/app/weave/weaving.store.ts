@@ -2,7 +2,7 @@ import { computed, effect, inject, Injectable, signal, untracked } from '@angula
 import { recipeSteps } from '@enumeron/core/file/arrange/recipe';
 import { Card, Order } from '@enumeron/core/deck';
 import { Move } from '@enumeron/core/moves';
-import { beyondPack, closeRow, moveName, openMove, pathOf, TypedRow, typeRow } from '@enumeron/core/weave';
+import { beyondPack, moveName, openMove, pathOf, TypedRow, typeRow } from '@enumeron/core/weave';
 import { Committed, Journal } from '../data/journal';
 import { onlyPlace } from '../data/kind';
 import { PACK } from '../data/kinds/pack';
@@ -16,6 +16,12 @@ const [PLACE, PACK_PLACE] = [onlyPlace(WEAVING), onlyPlace(PACK)];
 export interface FollowedCard extends Followed {
   readonly path: readonly number[] | undefined;
 }
+
+/** What a key makes of a row; one that is full stays, and what would not fit is not begun. */
+const typeInto = (row: readonly Move[], open: string, key: string, size: number): TypedRow | undefined => {
+  const typed = typeRow({ row, open }, key, size);
+  return typed && typed.row.length > LONGEST_ROW ? { row, open: '' } : typed;
+};
 
 /**
  * The row of moves that is worked on. It is done to a copy of the pack as it lies; the pack itself stays until the row
@@ -69,45 +75,47 @@ export class WeavingStore {
     });
   }
 
+  /** Whether the row has as many moves as one may have. */
+  readonly isFull = computed(() => this.row().length >= LONGEST_ROW);
+
   /** One key of the row editor. Gives whether it meant anything. */
   type(key: string): boolean {
-    const typed = typeRow(this.typed(), key, this.size());
+    const [row, open, size] = [this.stored().row, this.open(), this.size()];
+    const typed = typeInto(row, open, key, size);
     if (!typed) return false;
-    this.take(typed);
+    this.open.set(typed.open);
+    if (typed.row !== row)
+      this.edit('change the row of weaves', (now) => typeInto(now, open, key, size)?.row ?? now);
     return true;
   }
 
   /** What is being typed ends: the focus is elsewhere. */
   close(): void {
-    if (this.open() !== '') this.take(closeRow(this.typed(), this.size()));
-  }
-
-  private take({ row, open }: TypedRow): void {
-    this.open.set(open);
-    if (row !== this.stored().row) this.setRow(row.slice(0, LONGEST_ROW));
-  }
-
-  /** Puts another row in the place of this one. */
-  setRow(row: readonly Move[], label = 'change the row of weaves'): void {
-    this.chosen.set(undefined);
-    this.change(label, (weaving) => ({ ...weaving, row }));
+    const move = openMove(this.typed(), this.size());
+    this.open.set('');
+    if (move) this.add(move);
   }
 
   /** Puts another row in the place of this one, and forgets what is being typed. */
   use(row: readonly Move[], label: string): void {
     this.open.set('');
-    this.setRow(row, label);
+    this.edit(label, () => row.slice(0, LONGEST_ROW));
   }
 
   add(move: Move): void {
     this.close();
-    if (this.row().length < LONGEST_ROW)
-      this.setRow([...this.row(), move], `add ${moveName(move)} to the row`);
+    this.edit(`add ${moveName(move)} to the row`, (row) => [...row, move].slice(0, LONGEST_ROW));
   }
 
-  remove(index: number): void {
+  /** Takes the last move back. */
+  takeBack(): void {
     this.close();
-    this.setRow(this.row().filter((_, at) => at !== index));
+    this.edit('take a move of the row back', (row) => row.slice(0, -1));
+  }
+
+  private edit(label: string, make: (row: readonly Move[]) => readonly Move[]): void {
+    this.chosen.set(undefined);
+    this.change(label, (weaving) => ({ ...weaving, row: make(weaving.row) }));
   }
 
   /** Shows the copy after so many moves. */
@@ -118,7 +126,10 @@ export class WeavingStore {
   /** @param index from 0; as many as there are for one more. */
   follow(index: number, followed: Followed | undefined): void {
     this.change('change which cards are followed', (weaving) => {
-      const all = [...weaving.followed];
+      const { followed: before } = weaving;
+      // Another tab may follow it by now.
+      if (before.some(({ card }, at) => at !== index && card === followed?.card)) return undefined;
+      const all = [...before];
       all.splice(index, 1, ...(followed ? [followed] : []));
       return all.length > MOST_FOLLOWED ? undefined : { ...weaving, followed: all };
     });

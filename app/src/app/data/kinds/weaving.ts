@@ -1,4 +1,4 @@
-import { CARD, Card, listOf, whole } from '@enumeron/core/deck';
+import { CARD, Card, listOf, Part, whole } from '@enumeron/core/deck';
 import { Move, MOVE } from '@enumeron/core/file/moves/move';
 import { single } from '../kind';
 
@@ -25,7 +25,15 @@ export interface WeavingRow {
   readonly anyOrder?: true;
 }
 
-export const ROW = listOf(MOVE, 0, LONGEST_ROW);
+/** A move that keeps all cards: a row is done to whatever pack lies there. */
+const ROW_MOVE: Part = (value, fields) => {
+  const { kind } = (value ?? {}) as { readonly kind?: unknown };
+  return kind === 'take' || kind === 'put'
+    ? { what: 'This takes a card out or puts one in.', remedy: 'A row keeps all cards: leave it out.' }
+    : MOVE(value, fields);
+};
+
+export const ROW = listOf(ROW_MOVE, 0, LONGEST_ROW);
 
 export const WEAVING = single<WeavingRow>({
   name: 'weaving',

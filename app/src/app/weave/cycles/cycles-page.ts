@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { mateOf, placeOf } from '@enumeron/core/deck';
 import { weave, WeaveKind } from '@enumeron/core/moves';
-import { weaveCycles } from '@enumeron/core/weave';
+import { mirroredMates, weaveCycles } from '@enumeron/core/weave';
 import { PackStore } from '../../pack/pack.store';
 import { EntryField } from '../../shared/form/entry-field';
 import { numberReader } from '../../shared/form/reading';
@@ -40,12 +39,10 @@ export class CyclesPage {
   protected readonly fixed = computed(() => this.found().fixed.join(', '));
 
   /** How many pairs of mates lie as far from the top as from the face, now and after one weave. */
-  protected readonly mirrored = computed(() => {
-    const pairs = (now: readonly number[]): number =>
-      now.filter((card, index) => placeOf(now, mateOf(card)) === now.length - index).length / 2;
-    const now = this.pack.now();
-    return { now: pairs(now), after: pairs(weave(now, this.kind())) };
-  });
+  protected readonly mirrored = computed(() => ({
+    now: mirroredMates(this.pack.now()),
+    after: mirroredMates(weave(this.pack.now(), this.kind())),
+  }));
 
   private readonly job = jobView('living properties', () => ({ order: this.pack.home() }));
   protected readonly living = computed(() => answerTo(this.job(), { order: this.pack.home() }));

@@ -21,6 +21,8 @@ export class WeaveLogStore {
   /** The latest first. */
   readonly all = computed(() => [...(this.stored() ?? [])].sort((a, b) => b.at - a.at));
 
+  readonly hasSample = computed(() => this.all().some(({ sample }) => sample));
+
   add(weave: Omit<WeaveDoneRow, 'id' | 'at'>): Promise<Committed> {
     const row = { id: newId(), at: this.clock.now(), ...weave };
     return this.journal.commit('note a weave', [placeOf(WEAVES_DONE, row.id)], () => [row]);

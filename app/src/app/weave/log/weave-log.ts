@@ -2,7 +2,7 @@ import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { WeaveKind } from '@enumeron/core/moves';
-import { weaveRecord } from '@enumeron/core/weave';
+import { packetsOf, weaveRecord } from '@enumeron/core/weave';
 import { scaleBand, scaleLinear } from 'd3-scale';
 import { WeaveDoneRow } from '../../data/kinds/weaves';
 import { PackStore } from '../../pack/pack.store';
@@ -52,7 +52,7 @@ export class WeaveLog {
 
   protected readonly clean = once('note a clean weave', (weave: WeaveKind) => {
     const size = this.pack.size();
-    const cut = weave === 'out' ? Math.ceil(size / 2) : Math.floor(size / 2);
+    const cut = packetsOf({ kind: 'weave', weave }, size)?.upper ?? 0;
     return this.log.add({ weave, size, cut, faults: 0, slips: [] });
   });
 

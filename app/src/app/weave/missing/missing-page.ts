@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { Card, showCard, suitOf } from '@enumeron/core/deck';
+import { Card, JOKERS, showCard, suitOf } from '@enumeron/core/deck';
 import {
   distancesAfter,
   namedByBreak,
@@ -21,9 +21,6 @@ const CASES = [
   ['stand-in', 'a joker is in its place'],
   ['extra', 'a joker too many before it'],
 ] as const;
-
-/** The jokers: the first that the pack does not have is the one that is meant. */
-const JOKERS: readonly Card[] = [52, 53];
 
 /** A pack of a card fewer or more: where its sequence breaks after the row, and which card the break names. */
 @Component({

@@ -11,10 +11,10 @@ import { Strip } from '../../shared/strip';
   selector: 'en-inverse',
   imports: [SaveOrder, Strip],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<h3>Which arrangement ends so</h3>
+  template: `<h3>Which arrangement ends in this order</h3>
     @if (row().length === 0) {
       <p class="note">
-        Write a row under Cards to places: from which arrangement it ends in this order stands here.
+        Write a row under Cards to places: the arrangement from which it ends in this order comes by itself.
       </p>
     } @else if (before(); as first) {
       <p>{{ names() }} end in this order when the pack begins like this:</p>

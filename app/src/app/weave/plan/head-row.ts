@@ -5,49 +5,51 @@ import { binaryLines, weavePath, workedWeaves } from '@enumeron/core/weave';
 @Component({
   selector: 'en-head-row',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<details>
-    <summary>In the head</summary>
-    @if (binary().length > 0) {
-      <p>
-        From the top to {{ to() }}: halve {{ to() - 1 }}, one less than the place, again and again. What is
-        left over, read from the last line up, is the row: 1 in, 0 out.
-      </p>
-      <table>
-        <tbody>
-          @for (line of binary(); track $index) {
-            <tr>
-              <td>{{ line.number }}</td>
-              <td>left over {{ line.left }}</td>
-              <th scope="row">{{ line.weave }}</th>
-            </tr>
-          }
-        </tbody>
-      </table>
-    } @else {
-      @if (to() === 1) {
+  template: `@if (from() !== to()) {
+    <details>
+      <summary>In the head</summary>
+      @if (binary().length > 0) {
         <p>
-          To the top there is no such sum. Work backwards: only an in weave brings a card to the top, the
-          first of the lower part. Find what brings it there, and what comes before that.
+          From the top to {{ to() }}: halve {{ to() - 1 }}, one less than the place, again and again. What is
+          left over, read from the last line up, is the row: 1 in, 0 out.
         </p>
-      }
-      @if (row(); as row) {
-        <p>By weaves alone, each followed by its packet:</p>
         <table>
           <tbody>
-            @for (line of lines(); track $index) {
+            @for (line of binary(); track $index) {
               <tr>
+                <td>{{ line.number }}</td>
+                <td>left over {{ line.left }}</td>
                 <th scope="row">{{ line.weave }}</th>
-                <td>{{ line.from }} → {{ line.to }}</td>
-                <td>{{ line.says }}</td>
               </tr>
             }
           </tbody>
         </table>
       } @else {
-        <p>Weaves alone do not bring it there.</p>
+        @if (to() === 1) {
+          <p>
+            To the top there is no such sum. Work backwards: only an in weave brings a card to the top, the
+            first of the lower part. Find what brings it there, and what comes before that.
+          </p>
+        }
+        @if (row(); as row) {
+          <p>By weaves alone, each followed by its packet:</p>
+          <table>
+            <tbody>
+              @for (line of lines(); track $index) {
+                <tr>
+                  <th scope="row">{{ line.weave }}</th>
+                  <td>{{ line.from }} → {{ line.to }}</td>
+                  <td>{{ line.says }}</td>
+                </tr>
+              }
+            </tbody>
+          </table>
+        } @else {
+          <p>Weaves alone do not bring it there.</p>
+        }
       }
-    }
-  </details>`,
+    </details>
+  }`,
   styles: `
     summary {
       min-height: 44px;

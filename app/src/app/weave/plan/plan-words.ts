@@ -20,9 +20,16 @@ export const planWords = (row: readonly Move[], cuts: CutPrice): string => {
   return `${counted(row.length, 'move', 'moves')}; no row costs less than ${price.toString()}`;
 };
 
-/** Why there is no row: weaves alone keep mirror pairs, or take a card round its own places only. */
-export const NO_ROW =
-  'Weaves alone never part two cards that lie as far from the top as from the face, nor join two that do not; and some cards of an odd pack only go round a few places. Allow cuts, or change a place.';
+/** Why there may be no row, and what to do. */
+export const noRow = (size: number, cuts: CutPrice): string => {
+  if (cuts !== 'none')
+    return size % 2 === 1
+      ? 'In an odd pack a weave only doubles how far cards lie apart. Change a place, or take a card out.'
+      : 'Weaves and cuts never bring these cards there. Change a place.';
+  return size % 2 === 1
+    ? 'In an odd pack some cards only go round a few places. Allow cuts, or change a place.'
+    : 'Weaves alone never part two cards that lie as far from the top as from the face, nor join two that do not. Allow cuts, or change a place.';
+};
 
 /** How large the search was and how long it took: `18,204 states of 3 cards, 0.4 s`. */
 export const searchWords = ({ looked }: Pick<PlacesPlan, 'looked'>, cards: number, ms: number): string => {

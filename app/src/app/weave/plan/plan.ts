@@ -9,15 +9,15 @@ import { answerTo, jobView } from '../../workers/job-view';
 import { tookSince } from '../took';
 import { WeavingStore } from '../weaving.store';
 import { HeadRow } from './head-row';
-import { NO_ROW, planWords, searchWords } from './plan-words';
+import { noRow, planWords, searchWords } from './plan-words';
 import { WantedCards } from './wanted-cards';
 
 /** What the choices about cuts are called. */
 const CUT_WORDS: Readonly<Record<CutPrice, string>> = {
   none: 'none',
   0: 'free',
-  1: 'count 1',
-  2: 'count 2',
+  1: 'as 1 move',
+  2: 'as 2',
 };
 
 /** So many rows are listed. */
@@ -36,7 +36,7 @@ export class Plan {
 
   protected readonly prices = CUT_PRICES;
   protected readonly priceWords = CUT_WORDS;
-  protected readonly noRow = NO_ROW;
+  protected readonly noRow = computed(() => noRow(this.store.size(), this.store.wishes().cuts));
 
   /** What is wanted, as far as the pack has it. */
   protected readonly wanted = computed(() =>

@@ -41,9 +41,6 @@ export class RowEditor {
     if (length === 0) return 'The row is empty.';
     return `${this.store.names().join(', ')}. After ${step.toString()} of ${length.toString()}.`;
   });
-  focus(): void {
-    this.box().nativeElement.focus();
-  }
 
   protected type(event: KeyboardEvent): void {
     if (event.ctrlKey || event.metaKey || event.altKey) return;
