@@ -1,12 +1,17 @@
 import { defineConfig } from '@playwright/test';
+import { chromiumPath } from '../scripts/chromium.mjs';
 
 const PORT = 4311;
+
+/** The files with the longest tests begin first, so that the others run beside them. */
+const LONG = ['**/scripts.spec.ts', '**/kill.spec.ts'];
 
 /** Drives the built application, served as it is delivered, in Debian's Chromium. */
 export default defineConfig({
   outputDir: 'results',
   fullyParallel: true,
-  workers: 2,
+  // Tests wait more than they compute.
+  workers: 3,
   forbidOnly: true,
   retries: 0,
   reporter: [['list']],
@@ -19,7 +24,7 @@ export default defineConfig({
     locale: 'en-GB',
     timezoneId: 'Europe/London',
     launchOptions: {
-      executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+      executablePath: chromiumPath(),
       args: [
         ...['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run'],
         ...['--disable-background-networking', '--disable-component-update', '--disable-sync'],
@@ -27,7 +32,8 @@ export default defineConfig({
     },
   },
   projects: [
-    { name: 'tests', testDir: 'tests' },
+    { name: 'long', testDir: 'tests', testMatch: LONG },
+    { name: 'tests', testDir: 'tests', testIgnore: LONG },
     { name: 'shots', testDir: 'shots' },
     { name: 'bench', testDir: 'bench', workers: 1, timeout: 120_000 },
   ],

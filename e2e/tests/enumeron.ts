@@ -44,6 +44,13 @@ export const TIDEMARK = (
   '6S 2D 8C TD QD 6H 9S 3D TS AD 5D 2H 4S 8D AH 5C 9H 2S 4H KC 7C QH 4D 9C JC KD'
 ).split(' ');
 
+/** Goes to a view as a link does, without a load of the page. */
+export const goTo = (page: Page, path: string): Promise<void> =>
+  page.evaluate((to) => {
+    history.pushState(null, '', to);
+    dispatchEvent(new PopStateEvent('popstate'));
+  }, path);
+
 /** Does what stands in the menu below an open order. */
 export const more = async (page: Page, what: string): Promise<void> => {
   // It may be open from a try before.

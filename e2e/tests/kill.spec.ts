@@ -3,6 +3,7 @@ import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { chromium, expect, Page, test } from '@playwright/test';
+import { chromiumPath } from '../../scripts/chromium.mjs';
 
 /** A browser of its own process group, so that all of it can be killed at once, as a crash or a dead battery does. */
 class Killable {
@@ -17,7 +18,7 @@ class Killable {
     const args = ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run'];
     const more = ['--disable-background-networking', '--disable-component-update', '--disable-sync'];
     const started = spawn(
-      process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+      chromiumPath() ?? '',
       [...args, ...more, `--user-data-dir=${this.profile}`, '--remote-debugging-port=0', 'about:blank'],
       { detached: true, stdio: ['ignore', 'ignore', 'pipe'] },
     );
@@ -96,7 +97,7 @@ const cutAlong = async (page: Page): Promise<number> => {
   }
 };
 
-const ROUNDS = 4;
+const ROUNDS = 3;
 
 test('killed at any moment, the application starts, undo works, and at most the last key or action is gone', async ({
   baseURL,

@@ -1,7 +1,7 @@
 import { readdir } from 'node:fs/promises';
 import { fileURLToPath } from 'node:url';
 import { expect, Locator, Page, test } from '@playwright/test';
-import { more } from './enumeron';
+import { goTo, more } from './enumeron';
 import { VIEWS } from './views';
 
 const DIST = fileURLToPath(new URL('../../app/dist', import.meta.url));
@@ -80,7 +80,7 @@ test('each script and worker may be refused once: the place is reached, and what
   // A drill of a part of Learn comes with that part.
   const views = VIEWS.filter(({ hasKeys, name }) => !hasKeys || name === 'practice');
   for (const { path } of views) {
-    await page.goto(path);
+    await goTo(page, path);
     await patiently(page, page.locator('main :is(h1, h2, h3)').first());
     await page.waitForTimeout(300);
     // Some parts come when the page is idle, and may be lacking later than others.

@@ -1,5 +1,5 @@
 import { Page } from '@playwright/test';
-import { Enumeron } from './enumeron';
+import { Enumeron, goTo } from './enumeron';
 
 /** A main view of the application, and what is typed into the ask line before it is looked at. */
 export interface View {
@@ -92,12 +92,14 @@ export const GROUPS = Array.from({ length: Math.ceil(VIEWS.length / FEW) }, (_, 
   VIEWS.slice(index * FEW, (index + 1) * FEW),
 );
 
-/** Opens a view in the state in which it is looked at. */
+/** Opens a view in the state in which it is looked at, from another view if one is open. */
 export const openView = async (
   enumeron: Enumeron,
   { path, ask = [], fill, hasKeys }: View,
 ): Promise<void> => {
-  await enumeron.open(path);
+  if (enumeron.page.url() === 'about:blank') await enumeron.open(path);
+  else await goTo(enumeron.page, path);
+  await enumeron.page.locator('main :is(h1, h2, h3)').first().waitFor();
   for (const text of ask) await enumeron.ask(text);
   await fill?.(enumeron.page);
   if (!hasKeys) await enumeron.page.keyboard.press('Escape');

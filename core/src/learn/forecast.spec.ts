@@ -59,10 +59,10 @@ test('a moment that was rounded down is no earlier than the last answer', () => 
 
 test('who is right less often than the schedule expects is done later and has more to do', () => {
   const sum = (rightness: number): number =>
-    forecastOf(runJob(FORECAST, args({ memories: held(0), minutes: 60, rightness })), 60).answers.reduce(
-      (all, { middle }) => all + middle,
-      0,
-    );
+    forecastOf(
+      runJob(FORECAST, args({ memories: held(0), minutes: 60, rightness, runs: 3 })),
+      60,
+    ).answers.reduce((all, { middle }) => all + middle, 0);
   expect(sum(0.7)).toBeGreaterThan(sum(1));
 });
 
@@ -73,8 +73,8 @@ test('too few minutes for all: it is not known in time, and nobody claims it', (
 });
 
 test('the same seed gives the same, in one piece or in parts', () => {
-  expect(runJob(FORECAST, args({ runs: 6 }))).toEqual(runJob(FORECAST, args({ runs: 6 })));
-  expect(runJob(FORECAST, args({ runs: 6 })).runs).toHaveLength(6);
+  expect(runJob(FORECAST, args({ runs: 3 }))).toEqual(runJob(FORECAST, args({ runs: 3 })));
+  expect(runJob(FORECAST, args({ runs: 3 })).runs).toHaveLength(3);
   const job = FORECAST.start(args({ runs: 3 }));
   expect(job.next()).toMatchObject({ done: false, value: { runs: [{}] } });
   expect(finish(job).runs).toHaveLength(3);

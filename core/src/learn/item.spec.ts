@@ -41,6 +41,7 @@ test('a full order has 208 items, each with a text of its own that is read back'
     fc.property(packs, (order) => {
       for (const item of itemsOf(order, ALL)) expect(parseItem(itemId(item))).toEqual(item);
     }),
+    { numRuns: 30 },
   );
   for (const text of ['', 'number', 'number 7Q', 'number 7D 8D', 'sideways 7D', 'number 7d'])
     expect(parseItem(text)).toBeUndefined();
@@ -69,6 +70,7 @@ test('every truth is what is found by laying the order out and looking', () => {
         if (item.direction === 'mate') expect(order).toContain(mateOf(item.card));
       }
     }),
+    { numRuns: 30 },
   );
 });
 

@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import {
+  afterRenderEffect,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  ElementRef,
+  input,
+  viewChild,
+} from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { urlSignal } from './url';
 
@@ -10,7 +18,7 @@ export type Page = readonly [path: string, name: string];
   selector: 'en-room-pages',
   imports: [RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<nav aria-label="In this room">
+  template: `<nav #row aria-label="In this room">
     @for (page of pages(); track page[0]) {
       <a
         [routerLink]="page[0] ? ['/', room(), page[0]] : ['/', room()]"
@@ -22,6 +30,7 @@ export type Page = readonly [path: string, name: string];
   styles: `
     nav {
       display: flex;
+      position: relative;
       gap: 4px;
       overflow-x: auto;
       padding: 0 12px;
@@ -58,5 +67,19 @@ export class RoomPages {
   readonly pages = input.required<readonly Page[]>();
 
   private readonly url = urlSignal();
+  private readonly row = viewChild.required<ElementRef<HTMLElement>>('row');
   protected readonly path = computed(() => this.url().split(/[?#]/)[0].split('/').at(2) ?? '');
+
+  constructor() {
+    // The row is wider than a phone: the page that is open is drawn into sight.
+    afterRenderEffect({
+      read: () => {
+        const [row, path] = [this.row().nativeElement, this.path()];
+        const here = row
+          .querySelectorAll<HTMLElement>('a')
+          .item(this.pages().findIndex(([each]) => each === path)) as HTMLElement | null;
+        if (here) row.scrollLeft = Math.max(0, here.offsetLeft - (row.clientWidth - here.offsetWidth) / 2);
+      },
+    });
+  }
 }

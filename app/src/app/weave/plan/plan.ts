@@ -87,7 +87,7 @@ export class Plan {
   });
   protected readonly size = computed(() => {
     const found = this.found();
-    return found ? searchWords(found, this.wanted().length, this.took()) : '';
+    return found && found.looked > 0 ? searchWords(found, this.wanted().length, this.took()) : '';
   });
 
   /** Every row as short, where one card goes by weaves alone; otherwise those that the search has met. */
