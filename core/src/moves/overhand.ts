@@ -1,4 +1,4 @@
-import { seededRng } from '../deck/rng';
+import { Rng, seededRng } from '../deck/rng';
 import { above, SEED } from '../deck/shape';
 import { Arrangement, arranging, range } from './arrangement';
 import { never, Rule } from './rule';
@@ -11,8 +11,11 @@ export interface Overhand {
   readonly chop: number;
 }
 
-const arrange = ({ seed, chop }: Overhand, size: number): Arrangement => {
-  const rng = seededRng(seed);
+/** The chance of a chop where nobody tells it. */
+export const CHOP = 0.2;
+
+/** @param chop the chance of a chop at each gap between cards, above 0 and up to 1. */
+export const arrangeOverhand = (rng: Rng, size: number, chop: number): Arrangement => {
   const packets: number[][] = [];
   for (const index of range(0, size)) {
     if (index === 0 || rng() < chop) packets.push([]);
@@ -27,9 +30,9 @@ export const OVERHAND: Rule<Overhand> = {
     usage: 'overhand #1',
     says: 'an overhand shuffle by chance, the same for the same number',
     pattern: /^overhand(?: #(\d+))?$/,
-    parse: ([seed]) => ({ kind: 'overhand', seed: Number(seed || 1), chop: 0.2 }),
+    parse: ([seed]) => ({ kind: 'overhand', seed: Number(seed || 1), chop: CHOP }),
   },
-  ...arranging(arrange),
+  ...arranging(({ seed, chop }, size) => arrangeOverhand(seededRng(seed), size, chop)),
   invert: never,
   describe: () => 'Shuffle the pack overhand once.',
 };

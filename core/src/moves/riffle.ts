@@ -1,4 +1,4 @@
-import { seededRng } from '../deck/rng';
+import { Rng, seededRng } from '../deck/rng';
 import { SEED } from '../deck/shape';
 import { Arrangement, arranging } from './arrangement';
 import { never, Rule } from './rule';
@@ -14,8 +14,7 @@ export interface Riffle {
  * in proportion to its size. Done in reverse, which has the same law: every card draws a bit, and those with
  * the first bit come together above the others.
  */
-const arrange = ({ seed }: Riffle, size: number): Arrangement => {
-  const rng = seededRng(seed);
+export const arrangeRiffle = (rng: Rng, size: number): Arrangement => {
   const upper = Array.from({ length: size }, () => rng() < 0.5);
   const count = upper.filter(Boolean).length;
   let [top, bottom] = [0, count];
@@ -30,7 +29,7 @@ export const RIFFLE: Rule<Riffle> = {
     pattern: /^riffle(?: #(\d+))?$/,
     parse: ([seed]) => ({ kind: 'riffle', seed: Number(seed || 1) }),
   },
-  ...arranging(arrange),
+  ...arranging(({ seed }, size) => arrangeRiffle(seededRng(seed), size)),
   invert: never,
   describe: () => 'Riffle the pack once.',
 };

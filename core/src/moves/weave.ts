@@ -66,14 +66,15 @@ const unweaveTop = (order: Order, count: number, kind: WeaveKind): Order => {
 };
 
 /** Where such a weave takes the card at `place`, from 1. */
-const placeWoven = (place: number, count: number, kind: WeaveKind): number => {
+export const placeWoven = (place: number, count: number, kind: WeaveKind): number => {
   if (place > count) return place;
   const upper = upperOf(count, kind);
   const first = kind === 'out' ? 1 : 2;
   return place <= upper ? 2 * (place - 1) + first : 2 * (place - upper - 1) + 3 - first;
 };
 
-const placeUnwoven = (place: number, count: number, kind: WeaveKind): number => {
+/** Where taking such a weave back takes the card at `place`, from 1. */
+export const placeUnwoven = (place: number, count: number, kind: WeaveKind): number => {
   if (place > count) return place;
   const first = kind === 'out' ? 1 : 0;
   return place % 2 === first ? (place + 1) >> 1 : upperOf(count, kind) + ((place + 1) >> 1);

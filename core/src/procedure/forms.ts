@@ -1,0 +1,255 @@
+import { Card, cardOf, colourOf, mateOf, Rank, rankOf, Suit, suitOf } from '../deck/card';
+import { mod } from '../deck/mod';
+import { INDIFFERENT, Table } from './table';
+
+/** What an expression gives: two kinds that are not compared with each other. */
+export type Kind = 'number' | 'card';
+
+/** Instead of a value, where there is none: the step cannot be done. Below every number that a name can hold. */
+export const NONE = -(2 ** 30);
+/** Numbers lie between this and its negative; what would be beyond cannot be worked out. */
+const LARGEST = 2 ** 30 - 1;
+
+/** What expressions are read from: the table, and the values of names by their index. */
+export interface World {
+  readonly table: Table;
+  readonly values: Int32Array;
+}
+
+/** Gives an expression's value in a world: a number or a card; 1 or 0 for a condition; NONE where there is none. */
+export type Reader = (world: World) => number;
+
+/** An order as the stack number of each card (0: not in it) and the card of each stack number (from 1). */
+export interface Stack {
+  readonly numbers: Int32Array;
+  readonly cards: readonly Card[];
+}
+
+/** What may stand in a place of a form, and what is handed to its `read` for it. */
+export interface Slots {
+  number: Reader;
+  card: Reader;
+  /** A number or a card. */
+  value: Reader;
+  condition: Reader;
+  numbers: readonly Reader[];
+  twoNumbers: readonly Reader[];
+  /** Two numbers, or two cards. */
+  alike: readonly Reader[];
+  conditions: readonly Reader[];
+  packet: number;
+  order: Stack;
+}
+export type Slot = keyof Slots;
+
+/** A kind of expression or condition. To add one: a row in `FORMS`. */
+export interface Form {
+  /** Its fields and what stands in each; the first field names it. */
+  readonly fields: Readonly<Record<string, Slot>>;
+  readonly gives: Kind | 'condition';
+  /** Whether it looks at cards on the table; how many there are is open to all. */
+  readonly looks: boolean;
+  /** How it is said, `{field}` standing for what is in it. */
+  readonly says: string;
+  read(parts: Readonly<Record<string, never>>): Reader;
+}
+
+const form = <Fields extends Readonly<Record<string, Slot>>>(
+  gives: Form['gives'],
+  says: string,
+  fields: Fields,
+  read: (parts: { readonly [Field in keyof Fields]: Slots[Fields[Field]] }) => Reader,
+): Form => ({
+  // Who calls it hands over what its fields ask for.
+  ...{ gives, says, fields, read: read as unknown as Form['read'] },
+  looks: Object.values(fields).includes('packet') && !('size of' in fields),
+});
+
+const within = (value: number): number => (value > LARGEST || value < -LARGEST ? NONE : value);
+
+/** A form of one card: what is read of it, NONE where it has none. */
+const ofCard = (what: string, says: string, gives: Kind, read: (card: Card) => number): Form => {
+  const known = Int32Array.from({ length: 128 }, (_, card) => read(card));
+  return form(gives, says, { [what]: 'card' }, ({ [what]: card }) => (world) => {
+    const seen = card(world);
+    return seen === NONE ? NONE : known[seen];
+  });
+};
+
+const plain = (card: Card): boolean => card !== INDIFFERENT && rankOf(card) !== undefined;
+
+/** Two numbers or cards, and whether something holds of them. */
+const holds = (
+  field: string,
+  says: string,
+  slot: 'alike' | 'twoNumbers',
+  is: (a: number, b: number) => boolean,
+): Form =>
+  form('condition', says, { [field]: slot }, ({ [field]: [first, second] }) => (world) => {
+    const a = first(world);
+    if (a === NONE) return NONE;
+    const b = second(world);
+    return b === NONE ? NONE : is(a, b) ? 1 : 0;
+  });
+
+/** Several numbers, taken together two by two. */
+const together = (field: string, says: string, join: (a: number, b: number) => number): Form =>
+  form('number', says, { [field]: 'numbers' }, ({ [field]: [first, ...others] }) => {
+    if (others.length === 1) {
+      const [second] = others;
+      return (world) => {
+        const [a, b] = [first(world), second(world)];
+        return a === NONE || b === NONE ? NONE : within(join(a, b));
+      };
+    }
+    return (world) => {
+      let value = first(world);
+      for (let index = 0; index < others.length && value !== NONE; index++) {
+        const other = others[index](world);
+        value = other === NONE ? NONE : within(join(value, other));
+      }
+      return value;
+    };
+  });
+
+/** Two numbers of which one counts the other, which is none below 1. */
+const counting = (field: string, says: string, read: (value: number, count: number) => number): Form =>
+  form('number', says, { [field]: 'twoNumbers' }, ({ [field]: [first, second] }) => (world) => {
+    const [value, count] = [first(world), second(world)];
+    return value === NONE || count === NONE || count < 1 ? NONE : read(value, count);
+  });
+
+const digitSum = (value: number): number =>
+  [...value.toString()].reduce((sum, digit) => sum + Number(digit), 0);
+
+/** Every kind of expression and condition. The first whose name a value has is meant. */
+export const FORMS: readonly Form[] = [
+  form('number', 'the size of {size of}', { 'size of': 'packet' }, ({ 'size of': packet }) => {
+    return ({ table }) => table.sizes[packet];
+  }),
+  form('card', 'the card at {card at} of {of}', { 'card at': 'number', of: 'packet' }, (parts) => {
+    const { 'card at': at, of } = parts;
+    return (world) => {
+      const place = at(world);
+      return place < 1 || place > world.table.sizes[of] ? NONE : world.table.cardAt(of, place);
+    };
+  }),
+  form('card', 'the top card of {top of}', { 'top of': 'packet' }, ({ 'top of': packet }) => {
+    return ({ table }) => (table.sizes[packet] === 0 ? NONE : table.cardAt(packet, 1));
+  }),
+  form('card', 'the face card of {face of}', { 'face of': 'packet' }, ({ 'face of': packet }) => {
+    return ({ table }) => {
+      const size = table.sizes[packet];
+      return size === 0 ? NONE : table.cardAt(packet, size);
+    };
+  }),
+  form('number', 'the place of {place of} in {in}', { 'place of': 'card', in: 'packet' }, (parts) => {
+    const { 'place of': card, in: packet } = parts;
+    return (world) => {
+      const sought = card(world);
+      return sought === NONE ? NONE : world.table.placeOf(packet, sought);
+    };
+  }),
+  form('number', 'how many lie face up in {face up in}', { 'face up in': 'packet' }, (parts) => {
+    const packet = parts['face up in'];
+    return ({ table }) => table.faceUpIn(packet);
+  }),
+  ofCard('rank of', 'the rank of {rank of}', 'number', (card) => (plain(card) ? (rankOf(card) as Rank) : 0)),
+  ofCard('suit of', 'the suit of {suit of}', 'number', (card) => (plain(card) ? (suitOf(card) as Suit) : -1)),
+  ofCard('colour of', 'the colour of {colour of}', 'number', (card) =>
+    plain(card) ? (colourOf(card) === 'red' ? 1 : 0) : -1,
+  ),
+  ofCard('mate of', 'the mate of {mate of}', 'card', (card) => (card === INDIFFERENT ? NONE : mateOf(card))),
+  form(
+    'card',
+    'the card of the rank of {rank from} and the suit of {suit from}',
+    { 'rank from': 'card', 'suit from': 'card' },
+    ({ 'rank from': ranked, 'suit from': suited }) =>
+      (world) => {
+        const [a, b] = [ranked(world), suited(world)];
+        return a === NONE || b === NONE || !plain(a) || !plain(b)
+          ? NONE
+          : cardOf(rankOf(a) as Rank, suitOf(b) as Suit);
+      },
+  ),
+  form(
+    'number',
+    'the stack number of {stack number of} in {in}',
+    { 'stack number of': 'card', in: 'order' },
+    ({ 'stack number of': card, in: { numbers } }) =>
+      (world) => {
+        const seen = card(world);
+        return seen === NONE ? NONE : numbers[seen];
+      },
+  ),
+  form(
+    'card',
+    'the card with stack number {card with stack number} in {in}',
+    { 'card with stack number': 'number', in: 'order' },
+    ({ 'card with stack number': number, in: { cards } }) =>
+      (world) => {
+        const wanted = number(world);
+        return wanted < 1 || wanted > cards.length ? NONE : cards[wanted - 1];
+      },
+  ),
+  together('sum', 'the sum of {sum}', (a, b) => a + b),
+  form(
+    'number',
+    '{difference}',
+    { difference: 'twoNumbers' },
+    ({ difference: [first, second] }) =>
+      (world) => {
+        const [a, b] = [first(world), second(world)];
+        return a === NONE || b === NONE ? NONE : within(a - b);
+      },
+  ),
+  together('product', 'the product of {product}', (a, b) => a * b),
+  counting('remainder', 'the remainder of {remainder}', mod),
+  counting('around', '{around}, counted round', (value, count) => mod(value - 1, count) + 1),
+  form(
+    'number',
+    'the digit sum of {digit sum}',
+    { 'digit sum': 'number' },
+    ({ 'digit sum': number }) =>
+      (world) => {
+        const value = number(world);
+        return value < 0 ? NONE : digitSum(value);
+      },
+  ),
+  together('least', 'the least of {least}', Math.min),
+  together('most', 'the most of {most}', Math.max),
+  holds('equal', '{equal} are equal', 'alike', (a, b) => a === b),
+  holds('less', 'the first of {less} is less', 'twoNumbers', (a, b) => a < b),
+  holds('at most', 'the first of {at most} is at most the second', 'twoNumbers', (a, b) => a <= b),
+  form(
+    'condition',
+    'the card at {face up} of {of} lies face up',
+    { 'face up': 'number', of: 'packet' },
+    (parts) => {
+      const { 'face up': at, of } = parts;
+      return (world) => {
+        const place = at(world);
+        if (place < 1 || place > world.table.sizes[of]) return NONE;
+        return world.table.isFaceUp(of, place) ? 1 : 0;
+      };
+    },
+  ),
+  form('condition', 'not {not}', { not: 'condition' }, ({ not }) => (world) => {
+    const held = not(world);
+    return held === NONE ? NONE : 1 - held;
+  }),
+  form('condition', 'all of {all}', { all: 'conditions' }, ({ all }) => (world) => {
+    let held = 1;
+    for (let index = 0; index < all.length && held === 1; index++) held = all[index](world);
+    return held;
+  }),
+  form('condition', 'any of {any}', { any: 'conditions' }, ({ any }) => (world) => {
+    let held = 0;
+    for (let index = 0; index < any.length && held === 0; index++) held = any[index](world);
+    return held;
+  }),
+];
+
+/** The form that a value has by its fields' names, or undefined. */
+export const formOf = (value: Readonly<Record<string, unknown>>): Form | undefined =>
+  FORMS.find(({ fields }) => Object.hasOwn(value, Object.keys(fields)[0]));

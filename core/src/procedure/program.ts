@@ -1,0 +1,426 @@
+import { Card, isCard } from '../deck/card';
+import { Form, formOf, Kind, NONE, Reader, Slot, Stack } from './forms';
+import { cardNamed, laidOut } from './laid';
+import { byOf, Condition, Expression, Likely, MOST_ROUNDS, Option, Procedure, Step } from './procedure';
+import { Act, STEPS } from './steps';
+import { INDIFFERENT } from './table';
+
+/** How a world ends, or that it goes on elsewhere. Every instruction gives the next one's index, or one of these. */
+export const HELD = -1;
+export const OUT = -2;
+export const CLAIM = -3;
+export const CANNOT = -4;
+export const UNKNOWN = -5;
+export const LEFT_OUT = -6;
+
+/** The value of a name that nothing has given yet. */
+export const UNSET = NONE + 1;
+
+/** A free choice: the values of a name from one number to another. */
+export interface Choice {
+  readonly name: string;
+  /** Where its value is kept. */
+  readonly value: number;
+  readonly from: Reader;
+  readonly to: Reader;
+  readonly likely: Likely | undefined;
+  /** A card that must lie at the chosen place: only values at which it does are gone on with. */
+  readonly promise: Promised | undefined;
+}
+
+/** That one of these cards must lie in a packet, so far behind the chosen place. */
+export interface Promised {
+  readonly packet: number;
+  readonly plus: number;
+  readonly cards: readonly Card[];
+}
+
+/** What the machine does at one point of a program. */
+export type Instruction =
+  | { readonly kind: 'act'; readonly act: Act }
+  | { readonly kind: 'choose'; readonly choice: Choice }
+  /** Gives a name the value of an expression. */
+  | { readonly kind: 'give'; readonly value: number; readonly what: Reader }
+  /** Goes on where it holds, elsewhere where it does not. */
+  | { readonly kind: 'test'; readonly that: Reader; readonly otherwise: number }
+  | { readonly kind: 'jump'; readonly to: number }
+  /** Goes on at one of several, by a value from 1. */
+  | { readonly kind: 'branch'; readonly value: number; readonly to: readonly number[] }
+  /** Begins so many rounds. */
+  | { readonly kind: 'rounds'; readonly value: number; readonly times: Reader; readonly most: number }
+  /** Does a round less, or goes on elsewhere when there are none left. */
+  | { readonly kind: 'round'; readonly value: number; readonly end: number }
+  | { readonly kind: 'known'; readonly what: Reader; readonly claim: number }
+  | { readonly kind: 'end'; readonly outcome: number };
+
+/** A procedure made ready to be run: instructions with packets and names as indices. */
+export interface Program {
+  readonly code: readonly Instruction[];
+  /** By instruction: the path of its step. */
+  readonly paths: readonly string[];
+  /** By instruction: the values that it reads, and the one that it gives. */
+  readonly reads: readonly (readonly number[])[];
+  readonly gives: readonly (number | undefined)[];
+  readonly packets: readonly string[];
+  readonly start: readonly (readonly Card[])[];
+  /** How many values a world has: names, and what repeats count. */
+  readonly values: number;
+  readonly names: readonly string[];
+  /** The values of names that the performer knows. */
+  readonly sights: readonly number[];
+  /** The paths of the steps that claim something to be known. */
+  readonly claims: readonly string[];
+}
+
+/** Every name that is given by a step, in the order in which they come. */
+const namesIn = (steps: readonly Step[]): string[] =>
+  steps.flatMap((step) => [
+    ...('name' in step ? [step.name] : []),
+    ...insideOf(step).flatMap((inside) => namesIn(inside)),
+  ]);
+
+/** The steps inside a step, branch by branch. */
+export const insideOf = (step: Step): readonly (readonly Step[])[] => {
+  if (step.do === 'choose one') return step.of.map(({ steps }) => steps);
+  if (step.do === 'if') return [step.then, step.otherwise ?? []];
+  return step.do === 'repeat' ? [step.steps] : [];
+};
+
+/** The packets that a step names, in the order of its fields; those in expressions too. */
+const packetsIn = (value: unknown, fields: Readonly<Record<string, string>>): string[] =>
+  typeof value !== 'object' || value === null
+    ? []
+    : Object.entries(fields).flatMap(([field, slot]) =>
+        inSlot(slot, (value as Record<string, unknown>)[field]),
+      );
+
+const inSlot = (slot: string, value: unknown): string[] => {
+  if (value === undefined) return [];
+  if (slot === 'packet') return [value as string];
+  if (slot === 'packets') return value as string[];
+  if (Array.isArray(value) && slot !== 'options' && slot !== 'steps')
+    return value.flatMap((each) => inSlot('value', each));
+  if (typeof value !== 'object' || value === null || slot === 'likely') return [];
+  const form = formOf(value as Record<string, unknown>);
+  return form && slot !== 'options' && slot !== 'steps' ? packetsIn(value, form.fields) : [];
+};
+
+const packetsOf = (steps: readonly Step[]): string[] =>
+  steps.flatMap((step) => [
+    ...packetsIn(step, { ...STEPS[step.do].fields, ...STEPS[step.do].more }),
+    ...insideOf(step).flatMap(packetsOf),
+  ]);
+
+/** The names that an expression or condition reads. */
+export const namesRead = (value: unknown): string[] => {
+  if (typeof value === 'string') return [value];
+  if (typeof value !== 'object' || value === null) return [];
+  const fields = value as Record<string, unknown>;
+  const form = formOf(fields);
+  if (!form) return [];
+  return Object.entries(form.fields).flatMap(([field, slot]) =>
+    slot === 'packet' || slot === 'order' ? [] : [fields[field]].flat().flatMap(namesRead),
+  );
+};
+
+/** Who does a step that only the performer's knowledge is asked of. */
+const tells = (step: Step): boolean =>
+  step.do === 'choose' || step.do === 'choose one'
+    ? step.told === true || byOf(step) !== 'helper'
+    : step.do === 'see' || step.do === 'work out'
+      ? byOf(step) !== 'helper'
+      : false;
+
+/** The names that the performer knows. */
+export const knownNames = (steps: readonly Step[]): string[] =>
+  steps.flatMap((step) => [
+    ...('name' in step && tells(step) ? [step.name] : []),
+    ...insideOf(step).flatMap(knownNames),
+  ]);
+
+/** Writes a program, step by step. */
+class Compiler {
+  readonly code: Instruction[] = [];
+  readonly paths: string[] = [];
+  readonly reads: number[][] = [];
+  readonly gives: (number | undefined)[] = [];
+  readonly claims: string[] = [];
+  readonly packets: string[];
+  readonly names: string[];
+  readonly stacks = new Map<string, Stack>();
+  private readonly givens: Readonly<Record<string, number>>;
+  private counters = 0;
+
+  constructor(private readonly procedure: Procedure) {
+    this.packets = [...new Set([...Object.keys(procedure.packets ?? {}), ...packetsOf(procedure.steps)])];
+    this.names = [...new Set(namesIn(procedure.steps))];
+    this.givens = procedure.givens ?? {};
+    for (const [name, order] of Object.entries(procedure.orders ?? {})) this.stacks.set(name, stackOf(order));
+  }
+
+  program(): Program {
+    const { procedure, code, paths, reads, gives, packets, names, claims } = this;
+    this.steps(procedure.steps, '');
+    this.emit({ kind: 'end', outcome: HELD }, '');
+    const start = packets.map((name) => laidOut(procedure.packets?.[name] ?? [], this.givens) ?? []);
+    const sights = [...new Set(knownNames(procedure.steps))].map((name) => names.indexOf(name));
+    return {
+      ...{ code, paths, reads, gives, packets, names, start, claims, sights },
+      values: names.length + this.counters,
+    };
+  }
+
+  /**
+   * @param read expressions and conditions whose names it reads.
+   * @param gives the value that it gives.
+   * @param values the values that it reads beside them.
+   */
+  private emit(
+    instruction: Instruction,
+    path: string,
+    read: readonly unknown[] = [],
+    gives?: number,
+    values: readonly number[] = [],
+  ): number {
+    this.code.push(instruction);
+    this.paths.push(path);
+    const names = read.flatMap(namesRead).map((name) => this.names.indexOf(name));
+    this.reads.push([...names.filter((index) => index >= 0), ...values]);
+    this.gives.push(gives);
+    return this.code.length - 1;
+  }
+
+  private get here(): number {
+    return this.code.length;
+  }
+
+  /** Puts in the place where a jump goes to. */
+  private land(at: number): void {
+    const instruction = this.code[at];
+    const here = this.here;
+    if (instruction.kind === 'test') this.code[at] = { ...instruction, otherwise: here };
+    else if (instruction.kind === 'jump') this.code[at] = { kind: 'jump', to: here };
+    else if (instruction.kind === 'round') this.code[at] = { ...instruction, end: here };
+  }
+
+  private steps(steps: readonly Step[], above: string): void {
+    steps.forEach((step, index) => this.step(step, `${above}${index + 1}`, steps.at(index + 1)));
+  }
+
+  private step(step: Step, path: string, next: Step | undefined): void {
+    switch (step.do) {
+      case 'choose': {
+        const value = this.names.indexOf(step.name);
+        const choice: Choice = {
+          ...{ name: step.name, value, likely: step.likely, promise: this.promiseOf(step.name, next) },
+          ...{ from: this.reader(step.from), to: this.reader(step.to) },
+        };
+        this.emit({ kind: 'choose', choice }, path, [step.from, step.to], value);
+        return;
+      }
+      case 'choose one':
+        this.chooseOne(step, path);
+        return;
+      case 'see':
+      case 'work out': {
+        const value = this.names.indexOf(step.name);
+        this.emit({ kind: 'give', value, what: this.reader(step.what) }, path, [step.what], value);
+        return;
+      }
+      case 'if': {
+        const test = this.test(step.that, path);
+        this.steps(step.then, `${path}.1.`);
+        if (!step.otherwise?.length) {
+          this.land(test);
+          return;
+        }
+        const skip = this.emit({ kind: 'jump', to: 0 }, path);
+        this.land(test);
+        this.steps(step.otherwise, `${path}.2.`);
+        this.land(skip);
+        return;
+      }
+      case 'repeat':
+        this.repeat(step, path);
+        return;
+      case 'require':
+      case 'claim': {
+        const test = this.test(step.that, path);
+        const skip = this.emit({ kind: 'jump', to: 0 }, path);
+        this.land(test);
+        this.emit({ kind: 'end', outcome: step.do === 'claim' ? CLAIM : LEFT_OUT }, path);
+        this.land(skip);
+        return;
+      }
+      case 'claim known':
+        this.emit({ kind: 'known', what: this.reader(step.what), claim: this.claims.length }, path, [
+          step.what,
+        ]);
+        this.claims.push(path);
+        return;
+      case 'out':
+        this.emit({ kind: 'end', outcome: OUT }, path);
+        return;
+      default: {
+        const { fields, more, act } = STEPS[step.do];
+        const slots = { ...fields, ...more };
+        const parts = Object.fromEntries(
+          Object.entries(slots).map(([field, slot]) => [field, this.part(slot, (step as never)[field])]),
+        ) as Readonly<Record<string, never>>;
+        const read = Object.entries(slots).flatMap(([field, slot]) =>
+          slot === 'number' ? [(step as never)[field] as unknown] : [],
+        );
+        if (act) this.emit({ kind: 'act', act: act(parts) }, path, read);
+      }
+    }
+  }
+
+  private test(that: Condition, path: string): number {
+    return this.emit({ kind: 'test', that: this.condition(that), otherwise: 0 }, path, [that]);
+  }
+
+  private chooseOne(step: Extract<Step, { do: 'choose one' }>, path: string): void {
+    const value = this.names.indexOf(step.name);
+    const count = step.of.length;
+    const choice: Choice = {
+      ...{ name: step.name, value, likely: step.likely, promise: undefined },
+      ...{ from: () => 1, to: () => count },
+    };
+    this.emit({ kind: 'choose', choice }, path, [], value);
+    const branch = this.emit({ kind: 'branch', value, to: [] }, path, [], undefined, [value]);
+    const to: number[] = [];
+    const ends = step.of.map(({ steps }: Option, index) => {
+      to.push(this.here);
+      this.steps(steps, `${path}.${index + 1}.`);
+      return this.emit({ kind: 'jump', to: 0 }, path);
+    });
+    this.code[branch] = { kind: 'branch', value, to };
+    for (const end of ends) this.land(end);
+  }
+
+  private repeat(step: Extract<Step, { do: 'repeat' }>, path: string): void {
+    const value = this.names.length + this.counters++;
+    if ('times' in step) {
+      const rounds = { kind: 'rounds', value, times: this.reader(step.times), most: MOST_ROUNDS } as const;
+      this.emit(rounds, path, [step.times], value);
+      const round = this.emit({ kind: 'round', value, end: 0 }, path, [], value, [value]);
+      this.steps(step.steps, `${path}.1.`);
+      this.emit({ kind: 'jump', to: round }, path);
+      this.land(round);
+      return;
+    }
+    const most = step.most ?? MOST_ROUNDS;
+    this.emit({ kind: 'rounds', value, times: () => most, most }, path, [], value);
+    const test = this.test(step.while, path);
+    const round = this.emit({ kind: 'round', value, end: 0 }, path, [], value, [value]);
+    this.steps(step.steps, `${path}.1.`);
+    this.emit({ kind: 'jump', to: test }, path);
+    // It still holds after so many rounds.
+    this.land(round);
+    this.emit({ kind: 'end', outcome: CANNOT }, path);
+    this.land(test);
+  }
+
+  /** The card that a `require` right behind a choice wants at the chosen place, so that it is looked up there. */
+  private promiseOf(name: string, next: Step | undefined): Promised | undefined {
+    if (next?.do !== 'require') return undefined;
+    const that = next.that as { any?: readonly Condition[]; equal?: readonly Expression[] };
+    const wanted = (that.any ?? [next.that]).map((each) => this.cardWanted(name, each));
+    const [first] = wanted;
+    return first && wanted.every((each) => each && each.plus === first.plus && each.packet === first.packet)
+      ? { ...first, cards: wanted.flatMap((each) => each?.cards ?? []) }
+      : undefined;
+  }
+
+  /** Reads `equal: [card at (name, or name and so many), card]`. */
+  private cardWanted(name: string, that: Condition): Promised | undefined {
+    const [seen, card] = (that as { equal?: readonly Readonly<Record<string, unknown>>[] }).equal ?? [];
+    const named = (card as { card?: string } | undefined)?.card;
+    if (typeof seen !== 'object' || named === undefined || !('card at' in seen)) return undefined;
+    const at = seen['card at'];
+    const sum = typeof at === 'object' ? (at as { sum?: readonly unknown[] }).sum : undefined;
+    const [base, plus] = sum?.length === 2 ? sum : [at, 0];
+    if (base !== name || typeof plus !== 'number') return undefined;
+    return {
+      packet: this.packets.indexOf(seen['of'] as string),
+      plus,
+      cards: [cardNamed(named) ?? INDIFFERENT],
+    };
+  }
+
+  private part(slot: string, value: unknown): unknown {
+    if (value === undefined) return undefined;
+    switch (slot) {
+      case 'packet':
+        return this.packets.indexOf(value as string);
+      case 'packets':
+        return (value as string[]).map((name) => this.packets.indexOf(name));
+      case 'order':
+        return this.stacks.get(value as string);
+      case 'number':
+      case 'card':
+      case 'value':
+        return this.reader(value as Expression);
+      case 'condition':
+        return this.condition(value as Condition);
+      case 'conditions':
+        return (value as Condition[]).map((each) => this.condition(each));
+      case 'numbers':
+      case 'twoNumbers':
+      case 'alike':
+        return (value as Expression[]).map((each) => this.reader(each));
+      default:
+        return value;
+    }
+  }
+
+  private condition(value: Condition): Reader {
+    return this.form(formOf(value) as Form, value);
+  }
+
+  private reader(value: Expression): Reader {
+    if (typeof value === 'number') return () => value;
+    if (typeof value === 'string') {
+      if (Object.hasOwn(this.givens, value)) {
+        const given = this.givens[value];
+        return () => given;
+      }
+      const index = this.names.indexOf(value);
+      return ({ values }) => values[index];
+    }
+    if ('card' in value) {
+      const card = cardNamed(value['card'] as string) ?? NONE;
+      return () => card;
+    }
+    return this.form(formOf(value) as Form, value);
+  }
+
+  private form({ fields, read }: Form, value: Readonly<Record<string, unknown>>): Reader {
+    return read(
+      Object.fromEntries(
+        Object.entries(fields).map(([field, slot]: [string, Slot]) => [field, this.part(slot, value[field])]),
+      ) as Readonly<Record<string, never>>,
+    );
+  }
+}
+
+const stackOf = (order: readonly string[]): Stack => {
+  const cards = order.map((text) => cardNamed(text) ?? INDIFFERENT);
+  const numbers = new Int32Array(128);
+  cards.forEach((card, index) => {
+    if (isCard(card) && numbers[card] === 0) numbers[card] = index + 1;
+  });
+  return { numbers, cards };
+};
+
+/** The kind of an expression's value, names aside. */
+export const kindOf = (value: Expression): Kind | undefined => {
+  if (typeof value === 'number') return 'number';
+  if (typeof value === 'string') return undefined;
+  if ('card' in value) return 'card';
+  const gives = formOf(value)?.gives;
+  return gives === 'condition' ? undefined : gives;
+};
+
+/** Makes a procedure that `readProcedure` has found right ready to be run. */
+export const compile = (procedure: Procedure): Program => new Compiler(procedure).program();

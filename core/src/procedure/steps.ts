@@ -1,0 +1,185 @@
+import { Rng, shuffled } from '../deck/rng';
+import { Arrangement } from '../moves/arrangement';
+import { arrangeOverhand, CHOP } from '../moves/overhand';
+import { arrangeRiffle } from '../moves/riffle';
+import { placeUnwoven, placeWoven, WeaveKind } from '../moves/weave';
+import { NONE, Slots, World } from './forms';
+import { StepKind } from './procedure';
+
+/** What may stand in a field of a step, beside what may stand in one of an expression. */
+interface StepSlots extends Slots {
+  /** Packets, none of them twice. */
+  packets: readonly number[];
+  where: 'on' | 'under';
+  weave: WeaveKind;
+  /** A name that the step gives. */
+  name: string;
+  steps: unknown;
+  options: unknown;
+  likely: unknown;
+  flag: boolean;
+  rounds: number;
+  text: string;
+}
+export type StepSlot = keyof StepSlots;
+
+/** Does something to the table; false where it cannot be done. Chance is drawn from `rng`. */
+export type Act = (world: World, rng: Rng) => boolean;
+
+/** A kind of step. To add one that moves cards: a row in `STEPS`. */
+export interface StepRule {
+  readonly fields: Readonly<Record<string, StepSlot>>;
+  /** Fields that may be left out. */
+  readonly more?: Readonly<Record<string, StepSlot>>;
+  /** Whether chance enters, so that it is weighed by trying. */
+  readonly chance?: true;
+  /** Pairs of fields that must not name the same packet. */
+  readonly apart?: readonly [string, string];
+  /** What it does to the table; steps without it choose, look, tell or branch. */
+  act?(parts: Readonly<Record<string, never>>): Act;
+}
+
+type PartsOf<Fields> = {
+  readonly [Field in keyof Fields]: Fields[Field] extends StepSlot ? StepSlots[Fields[Field]] : never;
+};
+
+const moves = <
+  Fields extends Readonly<Record<string, StepSlot>>,
+  More extends Readonly<Record<string, StepSlot>> = Record<never, never>,
+>(
+  fields: Fields,
+  act: (parts: PartsOf<Fields> & Partial<PartsOf<More>>) => Act,
+  rest: Pick<StepRule, 'chance' | 'apart'> & { more?: More } = {},
+): StepRule =>
+  // Who calls it hands over what its fields ask for.
+  ({ fields, act: act as unknown as StepRule['act'], ...rest });
+
+/** A step that lifts or deals. */
+const carry = (dealt: boolean): StepRule =>
+  moves(
+    { count: 'number', from: 'packet', onto: 'packet' },
+    ({ count, from, onto }) =>
+      (world) => {
+        const cards = count(world);
+        if (cards < 0 || cards > world.table.sizes[from]) return false;
+        world.table.lift(from, cards, onto, dealt);
+        return true;
+      },
+    { apart: ['from', 'onto'] },
+  );
+
+/** A weave or its reverse. */
+const weaving = (placeBefore: (place: number, size: number, kind: WeaveKind) => number): StepRule =>
+  moves({ packet: 'packet', kind: 'weave' }, ({ packet, kind }) => ({ table }) => {
+    if (table.sizes[packet] < 2) return false;
+    table.arrange(packet, (index, size) => placeBefore(index + 1, size, kind) - 1);
+    return true;
+  });
+
+/** A shuffle by chance of what is not kept at the top and the face. */
+const shuffling = (arrange: (rng: Rng, size: number) => Arrangement): StepRule =>
+  moves(
+    { packet: 'packet' },
+    ({ packet, times, 'keep top': top, 'keep face': face }) =>
+      (world, rng) => {
+        const [rounds, above, below] = [times?.(world) ?? 1, top?.(world) ?? 0, face?.(world) ?? 0];
+        const size = world.table.sizes[packet];
+        if (rounds < 0 || above < 0 || below < 0 || above + below > size) return false;
+        for (let round = 0; round < rounds; round++) {
+          const order = arrange(rng, size - above - below);
+          world.table.arrange(packet, (index) =>
+            index < above || index >= size - below ? index : above + order[index - above],
+          );
+        }
+        return true;
+      },
+    { chance: true, more: { times: 'number', 'keep top': 'number', 'keep face': 'number' } },
+  );
+
+const isPlace = (world: World, packet: number, place: number): boolean =>
+  place >= 1 && place <= world.table.sizes[packet];
+
+/** Every kind of step: what belongs to it, and what it does to the table. */
+export const STEPS: Readonly<Record<StepKind, StepRule>> = {
+  choose: {
+    fields: { name: 'name', from: 'number', to: 'number' },
+    more: { told: 'flag', likely: 'likely' },
+  },
+  'choose one': { fields: { name: 'name', of: 'options' }, more: { told: 'flag', likely: 'likely' } },
+  cut: moves({ packet: 'packet', count: 'number' }, ({ packet, count }) => (world) => {
+    const cards = count(world);
+    if (cards < 0 || cards > world.table.sizes[packet]) return false;
+    world.table.cut(packet, cards);
+    return true;
+  }),
+  lift: carry(false),
+  deal: carry(true),
+  'deal round': moves(
+    { from: 'packet', onto: 'packets' },
+    ({ from, onto, count }) =>
+      (world) => {
+        const size = world.table.sizes[from];
+        const cards = count ? count(world) : size;
+        if (cards < 0 || cards > size) return false;
+        world.table.dealRound(from, cards, onto);
+        return true;
+      },
+    { more: { count: 'number' }, apart: ['from', 'onto'] },
+  ),
+  put: moves(
+    { packet: 'packet', where: 'where', other: 'packet' },
+    ({ packet, where, other }) =>
+      ({ table }) => {
+        if (where === 'on') table.lift(packet, table.sizes[packet], other, false);
+        else table.putUnder(packet, other);
+        return true;
+      },
+    { apart: ['packet', 'other'] },
+  ),
+  turn: moves({ packet: 'packet' }, ({ packet }) => ({ table }) => {
+    table.turn(packet);
+    return true;
+  }),
+  'turn card': moves({ packet: 'packet', place: 'number' }, ({ packet, place }) => (world) => {
+    const at = place(world);
+    if (!isPlace(world, packet, at)) return false;
+    world.table.turnCard(packet, at);
+    return true;
+  }),
+  take: moves(
+    { place: 'number', from: 'packet', onto: 'packet' },
+    ({ place, from, onto }) =>
+      (world) => {
+        const at = place(world);
+        if (!isPlace(world, from, at)) return false;
+        world.table.take(from, at, onto);
+        return true;
+      },
+    { apart: ['from', 'onto'] },
+  ),
+  insert: moves(
+    { packet: 'packet', into: 'packet', place: 'number' },
+    ({ packet, into, place }) =>
+      (world) => {
+        const at = place(world);
+        const { sizes } = world.table;
+        if (sizes[packet] === 0 || at === NONE || at < 1 || at > sizes[into] + 1) return false;
+        world.table.insert(packet, into, at);
+        return true;
+      },
+    { apart: ['packet', 'into'] },
+  ),
+  weave: weaving(placeUnwoven),
+  unweave: weaving(placeWoven),
+  riffle: shuffling(arrangeRiffle),
+  overhand: shuffling((rng, size) => arrangeOverhand(rng, size, CHOP)),
+  mix: shuffling((rng, size) => shuffled([...Array(size).keys()], rng)),
+  see: { fields: { what: 'value', name: 'name' } },
+  'work out': { fields: { name: 'name', what: 'value' } },
+  if: { fields: { that: 'condition', then: 'steps' }, more: { otherwise: 'steps' } },
+  repeat: { fields: { steps: 'steps' }, more: { times: 'number', while: 'condition', most: 'rounds' } },
+  require: { fields: { that: 'condition' }, more: { words: 'text' } },
+  claim: { fields: { that: 'condition' }, more: { words: 'text' } },
+  'claim known': { fields: { what: 'value' }, more: { words: 'text' } },
+  out: { fields: { words: 'text' } },
+};

@@ -1,0 +1,58 @@
+import { JobRule, runJob } from '../job/job';
+import { Estimate, estimate as interval } from '../odds/interval';
+import { seededRng } from '../deck/rng';
+import { Machine } from '../procedure/machine';
+import { Procedure } from '../procedure/procedure';
+import { compile } from '../procedure/program';
+import { BUDGET } from './prove';
+
+/** What came of worlds in which everything was drawn by chance. */
+export interface Estimated {
+  /** How many worlds were not left out. */
+  readonly worlds: number;
+  readonly leftOut: number;
+  readonly held: Estimate;
+  readonly outs: Estimate;
+  readonly failed: Estimate;
+  /** The paths of steps that claim something to be known: trying cannot tell whether it is. */
+  readonly unjudged: readonly string[];
+}
+
+export interface EstimateArgs {
+  readonly procedure: Procedure;
+  /** The same seed gives the same. */
+  readonly seed: number;
+  /** How many worlds are tried. */
+  readonly worlds: number;
+}
+
+const AT_ONCE = 2000;
+
+/** Tries worlds by chance, as a job: it yields what it would say so far. */
+export const ESTIMATE: JobRule<EstimateArgs, Estimated, Estimated> = {
+  *start({ procedure, seed, worlds }) {
+    const program = compile(procedure);
+    const machine = new Machine(program, { rng: seededRng(seed) });
+    const so = (): Estimated => {
+      const { held, outs, failed, leftOut } = machine.tally;
+      const all = held + outs + failed;
+      return {
+        ...{ worlds: all, leftOut, unjudged: program.claims },
+        ...{ held: interval(held, all), outs: interval(outs, all), failed: interval(failed, all) },
+      };
+    };
+    for (let world = 0; world < worlds; world++) {
+      if (world > 0 && world % AT_ONCE === 0) yield so();
+      machine.again();
+      // A world that does not end ends the run; what was found so far stands.
+      if (!machine.run(BUDGET)) break;
+    }
+    return so();
+  },
+};
+
+/** Tries a procedure by chance: each choice is drawn by its likelihood, and what is shuffled is shuffled. */
+export const estimate = (
+  procedure: Procedure,
+  { seed, worlds }: { readonly seed: number; readonly worlds: number },
+): Estimated => runJob(ESTIMATE, { procedure, seed, worlds });

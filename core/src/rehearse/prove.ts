@@ -1,0 +1,121 @@
+import { JobRule, runJob } from '../job/job';
+import { NONE } from '../procedure/forms';
+import { Failure, Machine, Tally } from '../procedure/machine';
+import { Procedure } from '../procedure/procedure';
+import { compile, insideOf, Program } from '../procedure/program';
+import { Step } from '../procedure/procedure';
+import { STEPS } from '../procedure/steps';
+
+/** What came of every combination of choices. */
+export interface Proof extends Tally {
+  /** False where the budget ran out first: the counts are then of what was run. */
+  readonly complete: boolean;
+  /** All that held, ended in an out or failed; what a `require` left out is none of them. */
+  readonly cases: number;
+  /** The first failures, in the order of their cases. */
+  readonly failures: readonly Failure[];
+}
+
+/** How far a proof is. */
+export interface ProofProgress extends Tally {
+  /** By the values of the first choice: from 0 to 1. */
+  readonly share: number;
+}
+
+export interface ProofArgs {
+  readonly procedure: Procedure;
+  /** How many steps may be done. */
+  readonly budget?: number;
+}
+
+/** How many steps a proof does unless it is told. */
+export const BUDGET = 100_000_000;
+/** So many steps are done before it is told how far it is. */
+const AT_ONCE = 250_000;
+
+/** Whether any step of a procedure shuffles by chance. */
+export const hasChance = ({ steps }: Procedure): boolean => anyChance(steps);
+
+const anyChance = (steps: readonly Step[]): boolean =>
+  steps.some((step) => STEPS[step.do].chance === true || insideOf(step).some(anyChance));
+
+const withoutChance = (procedure: Procedure): Program => {
+  if (hasChance(procedure)) throw new Error('Where chance enters, a procedure is estimated.');
+  return compile(procedure);
+};
+
+/** Runs a machine to its end or the end of its budget; gives whether it came to its end. */
+export function* through(machine: Machine, budget: number): Generator<ProofProgress, boolean, undefined> {
+  for (;;) {
+    const done = machine.run(Math.min(budget, machine.steps + AT_ONCE));
+    if (done || machine.full || machine.steps >= budget) return done;
+    yield { ...machine.tally, share: machine.progress };
+  }
+}
+
+/** What is claimed to be known and has more than one value under the same sights. */
+export const openSights = ({ known }: Machine): readonly ReadonlySet<string>[] | undefined => {
+  const open = known.map(
+    (values) => new Set([...values].filter(([, value]) => value === NONE).map(([key]) => key)),
+  );
+  return open.some(({ size }) => size > 0) ? open : undefined;
+};
+
+/** Runs every combination of choices, as a job. */
+export const PROOF: JobRule<ProofArgs, ProofProgress, Proof> = {
+  *start({ procedure, budget = BUDGET }) {
+    const program = withoutChance(procedure);
+    let machine = new Machine(program);
+    let complete = yield* through(machine, budget);
+    // What nobody can know is clear only now: the worlds are run again, and fail where they claim it.
+    const open = openSights(machine);
+    if (open) {
+      machine = new Machine(program, { open });
+      complete = yield* through(machine, budget);
+    }
+    const { tally, failures } = machine;
+    return { ...tally, complete, cases: tally.held + tally.outs + tally.failed, failures };
+  },
+};
+
+/**
+ * Proves a procedure by running it for every combination of choices, each from low to high.
+ *
+ * @param procedure one that `readProcedure` found right, without chance.
+ */
+export const prove = (procedure: Procedure, { budget }: { readonly budget?: number } = {}): Proof =>
+  runJob(PROOF, { procedure, budget });
+
+/** The chances that it holds, needs an out, or fails; they add up to 1. */
+export interface Chances {
+  readonly held: number;
+  readonly outs: number;
+  readonly failed: number;
+}
+
+/** Weighs every combination of choices by its likelihood, as a job. */
+export const WEIGHT: JobRule<ProofArgs, ProofProgress, Chances | undefined> = {
+  *start({ procedure, budget = BUDGET }) {
+    const program = withoutChance(procedure);
+    let open: readonly ReadonlySet<string>[] | undefined;
+    if (program.claims.length > 0) {
+      const first = new Machine(program);
+      if (!(yield* through(first, budget))) return undefined;
+      open = openSights(first);
+    }
+    const machine = new Machine(program, { weigh: true, open: open ?? program.claims.map(() => new Set()) });
+    if (!(yield* through(machine, budget))) return undefined;
+    const { held, outs, failed } = machine.tally;
+    const all = held + outs + failed;
+    return all > 0 ? { held: held / all, outs: outs / all, failed: failed / all } : undefined;
+  },
+};
+
+/**
+ * The chances of a procedure, given that no `require` left the world out.
+ *
+ * @param procedure one that `readProcedure` found right, without chance.
+ * @returns undefined where every world is left out or nothing weighs anything.
+ */
+export const weigh = (procedure: Procedure): Chances | undefined =>
+  runJob(WEIGHT, { procedure, budget: Number.POSITIVE_INFINITY });

@@ -1,0 +1,391 @@
+import { Problem } from '../deck/problem';
+import { Form, formOf, Kind, NONE, Slot } from '../procedure/forms';
+import { cardNamed, laidOut } from '../procedure/laid';
+import { byOf, Laid, MOST_ROUNDS, Procedure, Step } from '../procedure/procedure';
+import { STEPS, StepSlot } from '../procedure/steps';
+import { MOST_CARDS } from '../procedure/table';
+
+/** What a file says it is. */
+export const FORMAT = 'enumeron procedure';
+export const VERSION = 1;
+
+/** A file is no deeper and has no more parts than a person would write. */
+const DEEPEST = 60;
+const MOST_PARTS = 50_000;
+const LONGEST_NAME = 60;
+
+type Fields = Readonly<Record<string, unknown>>;
+type Found = Omit<Problem, 'where'>;
+
+/** What is known of a name: whether the performer knows it, and what it holds. */
+interface Named {
+  readonly known: boolean;
+  readonly kind: Kind | undefined;
+}
+
+const isFields = (value: unknown): value is Fields =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+const isName = (value: unknown): value is string =>
+  typeof value === 'string' && value.trim() !== '' && value.length <= LONGEST_NAME;
+const isWhole = (value: unknown): value is number =>
+  typeof value === 'number' && Number.isInteger(value) && Math.abs(value) < -NONE;
+const isWeight = (value: unknown): value is number =>
+  typeof value === 'number' && Number.isFinite(value) && value >= 0;
+
+const found = (what: string, remedy: string): Found => ({ what, remedy });
+const missing = (field: string, remedy: string): Found =>
+  found(`“${field}” is missing or is not right.`, remedy);
+
+/** Reads one file: goes through it once, and notes what is wrong with the step at which it is. */
+class Reading {
+  readonly problems: Problem[] = [];
+  private givens: Readonly<Record<string, number>> = {};
+  private orders: ReadonlySet<string> = new Set();
+  /** Every name that a step has given so far, and those that were given on every way to the step that is read. */
+  private readonly names = new Map<string, Named>();
+  private scope: ReadonlySet<string> = new Set();
+  /** What the step that is read may use: everything, or what its performer knows. */
+  private restricted = false;
+
+  note(where: string, problem: Found): void {
+    this.problems.push({ ...problem, where });
+  }
+
+  file(value: Fields): void {
+    const { format, version, name } = value;
+    if (format !== undefined && format !== FORMAT)
+      this.note('File', found('This is no procedure of Enumeron.', 'Choose another file.'));
+    if (version !== undefined && version !== VERSION)
+      this.note('File', found('This version is not known here.', `Use version ${VERSION}.`));
+    if (typeof name !== 'string') this.note('File', missing('name', 'Give it a name.'));
+    for (const field of ['needs', 'set-up', 'reset', 'note'])
+      if (value[field] !== undefined && typeof value[field] !== 'string')
+        this.note('File', missing(field, 'Write it as a text.'));
+    this.readGivens(value['givens']);
+    this.readPackets(value['packets']);
+    this.readOrders(value['orders']);
+    if (Array.isArray(value['steps'])) this.steps(value['steps'], '');
+    else this.note('File', missing('steps', 'Write a list of steps.'));
+  }
+
+  private readGivens(value: unknown): void {
+    if (value === undefined) return;
+    if (!isFields(value) || !Object.entries(value).every(([name, each]) => isName(name) && isWhole(each)))
+      this.note('File', missing('givens', 'Give each a name and a whole number.'));
+    else this.givens = value as Readonly<Record<string, number>>;
+  }
+
+  private readPackets(value: unknown): void {
+    if (value === undefined) return;
+    if (!isFields(value)) {
+      this.note('File', missing('packets', 'Name each packet and list its cards.'));
+      return;
+    }
+    let cards = 0;
+    for (const [name, row] of Object.entries(value)) {
+      const problem =
+        isName(name) && Array.isArray(row) ? this.readRow(row) : missing(name, 'List its cards.');
+      if (problem) this.note(`Packet ${name}`, problem);
+      else cards += laidOut(row as Laid[], this.givens)?.length ?? 0;
+      if (cards <= MOST_CARDS) continue;
+      this.note(`Packet ${name}`, found(`There are more than ${MOST_CARDS} cards.`, 'Take some out.'));
+      return;
+    }
+  }
+
+  private readRow(row: readonly unknown[]): Found | undefined {
+    for (const each of row) {
+      if (typeof each === 'string' && cardNamed(each) !== undefined) continue;
+      if (!isFields(each)) return found(`“${String(each)}” is no card.`, 'Write cards like 7D, TC, X1 or -.');
+      const count = 'first' in each ? each['first'] : each['indifferent'];
+      this.scope = new Set();
+      this.restricted = false;
+      const wrong = this.expression(count, 'number');
+      if (wrong.problem) return wrong.problem;
+      if ('first' in each && !(Array.isArray(each['of']) && each['of'].every(isCardName)))
+        return found('What it takes the first cards of is no list of cards.', 'List the cards.');
+    }
+    return laidOut(row as Laid[], this.givens)
+      ? undefined
+      : found('It cannot be laid out: fewer cards than none, or more than there are.', 'Change a given.');
+  }
+
+  private readOrders(value: unknown): void {
+    if (value === undefined) return;
+    if (!isFields(value)) {
+      this.note('File', missing('orders', 'Name each order and list its cards.'));
+      return;
+    }
+    for (const [name, order] of Object.entries(value))
+      if (!isName(name) || !Array.isArray(order) || order.length > MOST_CARDS || !order.every(isCardName))
+        this.note(`Order ${name}`, found('This is no list of cards.', 'Write cards like 7D, TC, X1 or -.'));
+    this.orders = new Set(Object.keys(value));
+  }
+
+  private steps(steps: readonly unknown[], above: string): void {
+    steps.forEach((step, index) => this.step(step, `${above}${index + 1}`));
+  }
+
+  private step(value: unknown, path: string): void {
+    const note = (problem: Found): void => this.note(`Step ${path}`, problem);
+    if (!isFields(value) || typeof value['do'] !== 'string' || !Object.hasOwn(STEPS, value['do'])) {
+      note(found('This is no step.', 'Write what is done: choose, lift, see, claim …'));
+      return;
+    }
+    const step = value as unknown as Step;
+    const problem = this.parts(step, value) ?? this.given(step, value);
+    if (problem) note(problem);
+    this.inside(step, path);
+  }
+
+  /** Reads the fields of a step. */
+  private parts(step: Step, value: Fields): Found | undefined {
+    const { by } = value;
+    if (by !== undefined && by !== 'helper' && by !== 'performer' && by !== 'all')
+      return missing('by', 'Name the helper, the performer or all.');
+    const said = value['says'];
+    if (
+      said !== undefined &&
+      typeof said !== 'string' &&
+      !(isFields(said) && Object.values(said).every(isText))
+    )
+      return missing('says', 'Write a text, or one for each audience.');
+    this.restricted = byOf(step) !== 'helper' && !OPEN.has(step.do);
+    const { fields, more = {}, apart } = STEPS[step.do];
+    for (const [field, slot] of Object.entries({ ...fields, ...more })) {
+      if (value[field] === undefined && Object.hasOwn(more, field)) continue;
+      const problem = this.part(slot, field, value[field]);
+      if (problem) return problem;
+    }
+    if (step.do === 'repeat' && 'times' in value === 'while' in value)
+      return found('How often it is repeated is not clear.', 'Give the times, or while what holds.');
+    if (apart && [value[apart[1]]].flat().includes(value[apart[0]]))
+      return found('A packet would go onto itself.', 'Name another packet.');
+    return undefined;
+  }
+
+  private part(slot: StepSlot, field: string, value: unknown): Found | undefined {
+    switch (slot) {
+      case 'packet':
+      case 'name':
+        return isName(value) ? undefined : missing(field, 'Write a name.');
+      case 'packets':
+        if (!Array.isArray(value) || value.length === 0 || !value.every(isName))
+          return missing(field, 'Name one packet or more.');
+        return new Set(value).size === value.length
+          ? undefined
+          : found('A packet is named twice.', 'Name it once.');
+      case 'where':
+        return value === 'on' || value === 'under' ? undefined : missing(field, 'Write on or under.');
+      case 'weave':
+        return value === 'in' || value === 'out' ? undefined : missing(field, 'Write in or out.');
+      case 'steps':
+        return Array.isArray(value) ? undefined : missing(field, 'Write a list of steps.');
+      case 'options':
+        return Array.isArray(value) &&
+          value.length > 0 &&
+          value.every((each) => isFields(each) && isText(each['words']) && Array.isArray(each['steps']))
+          ? undefined
+          : missing(field, 'Write one option or more, each with its words and steps.');
+      case 'likely':
+        return isLikely(value) ? undefined : missing(field, 'Write around what and within what, or a table.');
+      case 'flag':
+        return typeof value === 'boolean' ? undefined : missing(field, 'Write true or false.');
+      case 'rounds':
+        return isWhole(value) && value >= 1 && value <= MOST_ROUNDS
+          ? undefined
+          : missing(field, `Write a number from 1 to ${MOST_ROUNDS}.`);
+      case 'text':
+        return isText(value) ? undefined : missing(field, 'Write a text.');
+      default:
+        return this.expression(value, slot).problem;
+    }
+  }
+
+  /** Reads an expression or a condition, and says what it gives. */
+  private expression(value: unknown, slot: Slot): { readonly problem?: Found; readonly kind?: Kind } {
+    switch (slot) {
+      case 'numbers':
+      case 'twoNumbers':
+      case 'alike':
+      case 'conditions':
+        return this.list(value, slot);
+      case 'packet':
+        return isName(value) ? {} : { problem: missing('a packet', 'Name a packet.') };
+      case 'order':
+        return typeof value === 'string' && this.orders.has(value)
+          ? {}
+          : { problem: found(`There is no order “${String(value)}”.`, 'Name one that the procedure has.') };
+    }
+    if (typeof value === 'number') {
+      if (!isWhole(value))
+        return { problem: found(`${value} is no whole number here.`, 'Write a whole number.') };
+      return fit('number', slot);
+    }
+    if (typeof value === 'string') return this.name(value, slot);
+    if (!isFields(value))
+      return { problem: found('Something is missing here.', 'Write a number or what to look at.') };
+    if ('card' in value && !formOf(value))
+      return isCardName(value['card']) && value['card'] !== '-'
+        ? fit('card', slot)
+        : { problem: found(`“${String(value['card'])}” is no card.`, 'Write a card like 7D, TC or X1.') };
+    const form = formOf(value);
+    if (!form)
+      return {
+        problem: found('This says nothing that is known here.', 'Choose what to look at or work out.'),
+      };
+    return this.form(form, value, slot);
+  }
+
+  private form(form: Form, value: Fields, slot: Slot): { readonly problem?: Found; readonly kind?: Kind } {
+    if (this.restricted && form.looks)
+      return {
+        problem: found(
+          'The performer would look at the table here.',
+          'See it in a step first, and use its name.',
+        ),
+      };
+    for (const [field, inner] of Object.entries(form.fields)) {
+      const { problem } = this.expression(value[field], inner);
+      if (problem) return { problem };
+    }
+    if (form.gives === 'condition')
+      return slot === 'condition'
+        ? {}
+        : { problem: found('This holds or not, and is no value.', 'Write a number or a card.') };
+    return fit(form.gives, slot);
+  }
+
+  private list(value: unknown, slot: Slot): { readonly problem?: Found } {
+    const many = slot === 'numbers' || slot === 'conditions';
+    if (!Array.isArray(value) || (many ? value.length === 0 : value.length !== 2))
+      return {
+        problem: found('This is no list of the right length.', many ? 'Write one or more.' : 'Write two.'),
+      };
+    const inner = slot === 'conditions' ? 'condition' : slot === 'alike' ? 'value' : 'number';
+    const read = value.map((each) => this.expression(each, inner));
+    const problem = read.find((each) => each.problem)?.problem;
+    if (problem) return { problem };
+    const kinds = new Set(read.map(({ kind }) => kind).filter(Boolean));
+    return slot === 'alike' && kinds.size > 1 ? { problem: NOT_ALIKE } : {};
+  }
+
+  private name(name: string, slot: Slot): { readonly problem?: Found; readonly kind?: Kind } {
+    if (Object.hasOwn(this.givens, name)) return fit('number', slot);
+    const named = this.names.get(name);
+    if (!named || !this.scope.has(name))
+      return {
+        problem: found(
+          named ? `“${name}” is not given on every way that leads here.` : `“${name}” is not given.`,
+          'Choose, see or work it out before this.',
+        ),
+      };
+    if (this.restricted && !named.known)
+      return { problem: found(`The performer does not know “${name}”.`, 'Let it be told or seen first.') };
+    return fit(named.kind, slot);
+  }
+
+  /** Notes the name that a step gives. */
+  private given(step: Step, value: Fields): Found | undefined {
+    if (!('name' in STEPS[step.do].fields) || !('name' in step)) return undefined;
+    const { name } = step;
+    if (Object.hasOwn(this.givens, name)) return found(`“${name}” is a given.`, 'Use another name.');
+    const chosen = step.do === 'choose' || step.do === 'choose one';
+    const known = byOf(step) !== 'helper' || (chosen && value['told'] === true);
+    const kind = chosen ? 'number' : this.expression(value['what'], 'value').kind;
+    const before = this.names.get(name);
+    this.scope = new Set([...this.scope, name]);
+    if (!before) this.names.set(name, { known, kind });
+    else if (before.known !== known)
+      return found(
+        `Who knows “${name}” would change: ${before.known ? 'the performer does' : 'the performer does not'} so far.`,
+        'Use another name.',
+      );
+    else if (before.kind && kind && before.kind !== kind)
+      return found(`“${name}” was a ${before.kind} so far.`, 'Use another name.');
+    return undefined;
+  }
+
+  /** Reads the steps inside a step; what only one of its branches gives is not given after it. */
+  private inside(step: Step, path: string): void {
+    const before = this.scope;
+    const within = (steps: unknown, branch: number): ReadonlySet<string> => {
+      this.scope = before;
+      if (Array.isArray(steps)) this.steps(steps, `${path}.${branch}.`);
+      return this.scope;
+    };
+    const join = (ends: readonly ReadonlySet<string>[]): void => {
+      this.scope = new Set([...ends[0]].filter((name) => ends.every((end) => end.has(name))));
+    };
+    if (step.do === 'if') join([within(step.then, 1), within(step.otherwise ?? [], 2)]);
+    else if (step.do === 'choose one') {
+      const options = Array.isArray(step.of) ? (step.of as readonly unknown[]) : [];
+      const ends = options.map((option, index) => within(isFields(option) ? option['steps'] : [], index + 1));
+      if (ends.length > 0) join(ends);
+    } else if (step.do === 'repeat') {
+      within(step.steps, 1);
+      this.scope = before;
+    }
+  }
+}
+
+/** Steps in which everything may be used: what happens, and not what somebody does with what they know. */
+const OPEN: ReadonlySet<Step['do']> = new Set(['see', 'require', 'claim', 'claim known', 'out']);
+
+const NOT_ALIKE = found('A card is not a number.', 'Compare two cards or two numbers.');
+
+const fit = (kind: Kind | undefined, slot: Slot): { readonly problem?: Found; readonly kind?: Kind } => {
+  if (slot === 'condition')
+    return { problem: found('This is a value, and holds nothing.', 'Write a condition.') };
+  if (slot === 'value' || kind === undefined || slot === kind) return { kind };
+  return {
+    problem: found('A card is not a number.', slot === 'number' ? 'Write a number.' : 'Write a card.'),
+  };
+};
+
+const isText = (value: unknown): value is string => typeof value === 'string';
+const isCardName = (value: unknown): boolean => typeof value === 'string' && cardNamed(value) !== undefined;
+const isLikely = (value: unknown): boolean => {
+  if (!isFields(value)) return false;
+  const { around, within, table } = value;
+  if (table !== undefined)
+    return (
+      isFields(table) &&
+      Object.entries(table).every(([key, weight]) => /^-?\d+$/.test(key) && isWeight(weight))
+    );
+  return Number.isFinite(around) && isWeight(within) && within > 0;
+};
+
+/** Whether a value is deeper or larger than any procedure. */
+const isTooLarge = (value: unknown): boolean => {
+  let parts = 0;
+  const goesTooFar = (each: unknown, depth: number): boolean =>
+    typeof each === 'object' &&
+    each !== null &&
+    (depth > DEEPEST ||
+      Object.values(each).some((inner) => ++parts > MOST_PARTS || goesTooFar(inner, depth + 1)));
+  return goesTooFar(value, 0);
+};
+
+/**
+ * Reads a procedure from what was stored or sent: its shape, its names, and that nobody uses what they cannot know.
+ * Fields that are not known are kept and mean nothing.
+ *
+ * @returns the procedure, or what is wrong, each with its step (`Step 7.1.2`), `Packet NAME`, `Order NAME` or `File`.
+ */
+export const readProcedure = (
+  value: unknown,
+):
+  | { readonly ok: true; readonly procedure: Procedure }
+  | { readonly ok: false; readonly problems: readonly Problem[] } => {
+  if (!isFields(value) || isTooLarge(value))
+    return {
+      ok: false,
+      problems: [{ ...found('This is no procedure.', 'Choose another file.'), where: 'File' }],
+    };
+  const reading = new Reading();
+  reading.file(value);
+  return reading.problems.length > 0
+    ? { ok: false, problems: reading.problems }
+    : { ok: true, procedure: value as unknown as Procedure };
+};
