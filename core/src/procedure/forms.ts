@@ -98,7 +98,8 @@ const together = (field: string, says: string, join: (a: number, b: number) => n
     if (others.length === 1) {
       const [second] = others;
       return (world) => {
-        const [a, b] = [first(world), second(world)];
+        const a = first(world);
+        const b = second(world);
         return a === NONE || b === NONE ? NONE : within(join(a, b));
       };
     }
@@ -115,7 +116,8 @@ const together = (field: string, says: string, join: (a: number, b: number) => n
 /** Two numbers of which one counts the other, which is none below 1. */
 const counting = (field: string, says: string, read: (value: number, count: number) => number): Form =>
   form('number', says, { [field]: 'twoNumbers' }, ({ [field]: [first, second] }) => (world) => {
-    const [value, count] = [first(world), second(world)];
+    const value = first(world);
+    const count = second(world);
     return value === NONE || count === NONE || count < 1 ? NONE : read(value, count);
   });
 
@@ -166,7 +168,8 @@ export const FORMS: readonly Form[] = [
     { 'rank from': 'card', 'suit from': 'card' },
     ({ 'rank from': ranked, 'suit from': suited }) =>
       (world) => {
-        const [a, b] = [ranked(world), suited(world)];
+        const a = ranked(world);
+        const b = suited(world);
         return a === NONE || b === NONE || !plain(a) || !plain(b)
           ? NONE
           : cardOf(rankOf(a) as Rank, suitOf(b) as Suit);
@@ -199,7 +202,8 @@ export const FORMS: readonly Form[] = [
     { difference: 'twoNumbers' },
     ({ difference: [first, second] }) =>
       (world) => {
-        const [a, b] = [first(world), second(world)];
+        const a = first(world);
+        const b = second(world);
         return a === NONE || b === NONE ? NONE : within(a - b);
       },
   ),

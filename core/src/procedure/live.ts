@@ -1,16 +1,15 @@
-import { Instruction, Program } from './program';
+import { Do, Instruction, Program } from './program';
 
-const nextOf = (instruction: Instruction, at: number): readonly number[] => {
-  switch (instruction.kind) {
-    case 'jump':
-      return [instruction.to];
-    case 'branch':
-      return instruction.to;
-    case 'test':
-      return [at + 1, instruction.otherwise];
-    case 'round':
-      return [at + 1, instruction.end];
-    case 'end':
+const nextOf = ({ kind, to, ways }: Instruction, at: number): readonly number[] => {
+  switch (kind) {
+    case Do.Jump:
+      return [to];
+    case Do.Branch:
+      return ways;
+    case Do.Test:
+    case Do.Round:
+      return [at + 1, to];
+    case Do.End:
       return [];
     default:
       return [at + 1];
@@ -27,9 +26,11 @@ export const liveValues = ({
   gives,
   claims,
   sights,
-}: Program): readonly (readonly number[])[] => {
+  values,
+}: Program): readonly Int32Array[] => {
   const live = code.map(() => new Set<number>());
-  const always = claims.length > 0 ? sights : [];
+  // What is claimed to be known is judged by all sights, and what was not known stays so to the end.
+  const always = claims.length > 0 ? [...sights, values] : [];
   for (let changed = true; changed;) {
     changed = false;
     for (let at = code.length - 1; at >= 0; at--) {
@@ -40,5 +41,5 @@ export const liveValues = ({
       changed ||= live[at].size !== before;
     }
   }
-  return live.map((values) => [...values].sort((a, b) => a - b));
+  return live.map((found) => Int32Array.from(found).sort());
 };

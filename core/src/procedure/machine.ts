@@ -2,7 +2,7 @@ import { Rng } from '../deck/rng';
 import { NONE, World } from './forms';
 import { likelihoods } from './likely';
 import { liveValues } from './live';
-import { Choice, CANNOT, CLAIM, HELD, LEFT_OUT, OUT, Program, Promised, UNKNOWN, UNSET } from './program';
+import { Choice, Do, CANNOT, CLAIM, HELD, LEFT_OUT, OUT, Program, Promised, UNKNOWN, UNSET } from './program';
 import { MOST_CARDS, ROOM, Table, TableFull } from './table';
 
 /** How worlds ended: how many, or how likely, of each kind. */
@@ -40,12 +40,15 @@ export interface Way {
 
 /** So many worlds that are alike are kept; beyond it each is run. */
 const MOST_KEPT = 300_000;
+/** A choice is compared from so many times on: before, running it again costs less. */
+const OFTEN = 4096;
 /** After so many worlds of which few were alike a choice compares no more. */
 const ENOUGH_COMPARED = 4096;
 
 /** What a run has found of one choice: the worlds that it met before, and how that went. */
 interface Met {
   readonly worlds: Map<string, Float64Array>;
+  times: number;
   compared: number;
   alike: number;
 }
@@ -95,7 +98,9 @@ export class Machine implements World {
   private sums = new Float64Array(64 * FIELDS);
   private saved = new Int32Array(4096);
   private readonly met: (Met | undefined)[];
-  private readonly live: readonly (readonly number[])[];
+  private readonly live: readonly Int32Array[];
+  /** What the value that is tried last weighs. */
+  private weight = 1;
   /** The claim that the world failed to know first, from 1; kept beside the values. */
   private readonly unknown: number;
   private readonly bytes: Uint8Array;
@@ -113,9 +118,9 @@ export class Machine implements World {
     this.bytes = new Uint8Array(program.packets.length + MOST_CARDS);
     this.known = program.claims.map(() => new Map<string, number>());
     this.met = program.code.map(() => undefined);
-    this.live = way.visit || way.rng ? [] : liveValues(program);
     this.table.kept = this.table.free;
-    if (way.rng) this.save(0);
+    this.live = liveValues(program);
+    if (way.rng) this.save(0, this.all);
   }
 
   /** What came of all worlds that were run. */
@@ -167,43 +172,48 @@ export class Machine implements World {
       this.steps++;
       const instruction = code[at];
       switch (instruction.kind) {
-        case 'act':
+        case Do.Act:
           at = instruction.act(this, rng) ? at + 1 : this.end(CANNOT, at);
           break;
-        case 'give': {
-          const value = instruction.what(this);
+        case Do.Give: {
+          const value = instruction.read(this);
           this.values[instruction.value] = value;
           at = value === NONE ? this.end(CANNOT, at) : at + 1;
           break;
         }
-        case 'test': {
-          const held = instruction.that(this);
-          at = held === 1 ? at + 1 : held === 0 ? instruction.otherwise : this.end(CANNOT, at);
+        case Do.Test: {
+          const held = instruction.read(this);
+          at = held === 1 ? at + 1 : held === 0 ? instruction.to : this.end(CANNOT, at);
           break;
         }
-        case 'jump':
+        case Do.Must: {
+          const held = instruction.read(this);
+          at = held === 1 ? at + 1 : this.end(held === 0 ? instruction.to : CANNOT, at);
+          break;
+        }
+        case Do.Jump:
           at = instruction.to;
           break;
-        case 'choose':
-          at = this.choose(instruction.choice, at);
+        case Do.Choose:
+          at = this.choose(instruction.choice as Choice, at);
           break;
-        case 'branch':
-          at = instruction.to[this.values[instruction.value] - 1];
+        case Do.Branch:
+          at = instruction.ways[this.values[instruction.value] - 1];
           break;
-        case 'rounds': {
-          const times = instruction.times(this);
+        case Do.Rounds: {
+          const times = instruction.read(this);
           this.values[instruction.value] = times;
-          at = times < 0 || times > instruction.most ? this.end(CANNOT, at) : at + 1;
+          at = times < 0 || times > instruction.to ? this.end(CANNOT, at) : at + 1;
           break;
         }
-        case 'round':
-          at = this.values[instruction.value]-- > 0 ? at + 1 : instruction.end;
+        case Do.Round:
+          at = this.values[instruction.value]-- > 0 ? at + 1 : instruction.to;
           break;
-        case 'known':
-          at = this.look(instruction.what(this), instruction.claim) ? at + 1 : this.end(CANNOT, at);
+        case Do.Known:
+          at = this.look(instruction.read(this), instruction.to) ? at + 1 : this.end(CANNOT, at);
           break;
-        case 'end':
-          at = this.end(instruction.outcome, at);
+        case Do.End:
+          at = this.end(instruction.to, at);
       }
     }
     this.at = DONE;
@@ -227,7 +237,8 @@ export class Machine implements World {
   }
 
   private choose(choice: Choice, at: number): number {
-    const [low, high] = [choice.from(this), choice.to(this)];
+    const low = choice.from(this);
+    const high = choice.to(this);
     if (low === NONE || high === NONE || low > high) return this.end(CANNOT, at);
     if (this.way.rng) return this.draw(choice, low, high, at, this.way.rng);
     const key = this.way.visit ? undefined : this.keyAt(at);
@@ -235,13 +246,21 @@ export class Machine implements World {
     const { depth } = this;
     const saved = depth === 0 ? 0 : this.frames[depth - 1].saved + this.savedAt(depth - 1);
     const weights = this.way.weigh ? this.weightsOf(choice, low, high) : undefined;
-    const frame = this.frames.at(depth);
-    if (frame) Object.assign(frame, { at, choice, value: low - 1, high, weights, low, saved, key });
-    else this.frames.push({ at, choice, value: low - 1, high, weights, low, saved, key });
+    if (depth === this.frames.length)
+      this.frames.push({ at, choice, value: low, high, weights, low, saved, key });
+    const frame = this.frames[depth];
+    frame.at = at;
+    frame.choice = choice;
+    frame.value = low - 1;
+    frame.high = high;
+    frame.weights = weights;
+    frame.low = low;
+    frame.saved = saved;
+    frame.key = key;
     this.depth++;
     if (this.sums.length <= this.depth * FIELDS + FIELDS) this.sums = grown(this.sums);
     this.sums.fill(0, this.depth * FIELDS, this.depth * FIELDS + FIELDS);
-    this.save(saved);
+    this.save(saved, this.live[at]);
     this.table.kept = this.table.free;
     return this.next();
   }
@@ -273,8 +292,9 @@ export class Machine implements World {
       const frame = this.frames[this.depth - 1];
       const value = this.following(frame);
       if (value <= frame.high) {
-        this.restore(frame.saved);
+        this.restore(frame.saved, this.live[frame.at]);
         frame.value = value;
+        if (frame.weights) this.weight = frame.weights[value - frame.low];
         this.values[frame.choice.value] = value;
         return frame.at + 1;
       }
@@ -288,7 +308,7 @@ export class Machine implements World {
     const { weights, low, high, choice } = frame;
     let value = frame.value + 1;
     if (choice.promise && this.way.visit) {
-      this.restore(frame.saved);
+      this.restore(frame.saved, this.live[frame.at]);
       return nextKept(choice.promise, this.table, value, high);
     }
     if (weights) while (value <= high && weights[value - low] === 0) value++;
@@ -319,7 +339,7 @@ export class Machine implements World {
     const ended = missed > 0 && (outcome === HELD || outcome === OUT) ? UNKNOWN : outcome;
     const field =
       ended === HELD ? HELD_AT : ended === OUT ? OUT_AT : ended === LEFT_OUT ? LEFT_AT : FAILED_AT;
-    this.sums[this.depth * FIELDS + field] += this.weightAt(this.depth);
+    this.sums[this.depth * FIELDS + field] += this.weight;
     if (field === FAILED_AT && this.failures.length < MOST_FAILURES) {
       const path = ended === UNKNOWN ? this.program.claims[missed - 1] : this.program.paths[at];
       this.failures.push({ choices: this.choices, at: path, why: WHY[ended as keyof typeof WHY] });
@@ -330,14 +350,15 @@ export class Machine implements World {
 
   /** Begins another world by chance. */
   again(): void {
-    this.restore(0);
+    this.restore(0, this.all);
     this.table.kept = this.table.free;
     this.at = 0;
   }
 
   /** What the world at a choice is remembered by; ALIKE where one like it was met, which is added then. */
   private keyAt(at: number): string | typeof ALIKE | undefined {
-    const met = (this.met[at] ??= { worlds: new Map(), compared: 0, alike: 0 });
+    const met = (this.met[at] ??= { worlds: new Map(), times: 0, compared: 0, alike: 0 });
+    if (met.times++ < OFTEN) return undefined;
     if (met.compared >= ENOUGH_COMPARED && met.alike * 16 < met.compared) return undefined;
     met.compared++;
     const key = this.worldKey(at);
@@ -361,7 +382,7 @@ export class Machine implements World {
     }
     let key = String.fromCharCode(...bytes.subarray(0, length));
     for (const value of this.live[at]) key += `,${values[value]}`;
-    return `${key},${values[this.unknown]}`;
+    return key;
   }
 
   private keep(at: number, key: string, sums: Float64Array): void {
@@ -374,15 +395,20 @@ export class Machine implements World {
     return this.saved[this.frames[frame].saved + 1];
   }
 
-  /** Keeps the world as it is: where the row is free, how much room this takes, the values, and each packet. */
-  private save(from: number): void {
+  /** All values. */
+  private get all(): Int32Array {
+    return Int32Array.from(this.values.keys());
+  }
+
+  /** Keeps the world as it is: where the row is free, how much room this takes, what is read of it later, and each packet. */
+  private save(from: number, live: Int32Array): void {
     const { table, values } = this;
     const { counts, sizes, runs } = table;
-    const most = from + 2 + values.length + counts.length * (ROOM + 2);
+    const most = from + 2 + live.length + counts.length * (ROOM + 2);
     while (this.saved.length < most) this.saved = grown(this.saved);
     const { saved } = this;
     let at = from + 2;
-    for (let index = 0; index < values.length; index++) saved[at++] = values[index];
+    for (let index = 0; index < live.length; index++) saved[at++] = values[live[index]];
     for (let packet = 0, base = 0; packet < counts.length; packet++, base += ROOM) {
       const count = counts[packet];
       saved[at++] = count;
@@ -393,11 +419,11 @@ export class Machine implements World {
     saved[from + 1] = at - from;
   }
 
-  private restore(from: number): void {
+  private restore(from: number, live: Int32Array): void {
     const { table, values, saved } = this;
     const { counts, sizes, runs } = table;
     let at = from + 2;
-    for (let index = 0; index < values.length; index++) values[index] = saved[at++];
+    for (let index = 0; index < live.length; index++) values[live[index]] = saved[at++];
     for (let packet = 0, base = 0; packet < counts.length; packet++, base += ROOM) {
       const count = saved[at++];
       counts[packet] = count;

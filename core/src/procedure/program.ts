@@ -35,23 +35,51 @@ export interface Promised {
   readonly cards: readonly Card[];
 }
 
-/** What the machine does at one point of a program. */
-export type Instruction =
-  | { readonly kind: 'act'; readonly act: Act }
-  | { readonly kind: 'choose'; readonly choice: Choice }
-  /** Gives a name the value of an expression. */
-  | { readonly kind: 'give'; readonly value: number; readonly what: Reader }
-  /** Goes on where it holds, elsewhere where it does not. */
-  | { readonly kind: 'test'; readonly that: Reader; readonly otherwise: number }
-  | { readonly kind: 'jump'; readonly to: number }
-  /** Goes on at one of several, by a value from 1. */
-  | { readonly kind: 'branch'; readonly value: number; readonly to: readonly number[] }
-  /** Begins so many rounds. */
-  | { readonly kind: 'rounds'; readonly value: number; readonly times: Reader; readonly most: number }
-  /** Does a round less, or goes on elsewhere when there are none left. */
-  | { readonly kind: 'round'; readonly value: number; readonly end: number }
-  | { readonly kind: 'known'; readonly what: Reader; readonly claim: number }
-  | { readonly kind: 'end'; readonly outcome: number };
+/** What the machine does at one point of a program, and in which of its fields it is said. */
+export const enum Do {
+  /** Cards move. */
+  Act,
+  /** The value gets what is read. */
+  Give,
+  /** Goes on where what is read holds, at `to` where it does not. */
+  Test,
+  /** Goes on where what is read holds; elsewhere the world ends, `to` being how. */
+  Must,
+  Jump,
+  Choose,
+  /** Goes on at one of `ways`, by the value from 1. */
+  Branch,
+  /** Begins so many rounds as are read, of at most `to`; the value counts them. */
+  Rounds,
+  /** Does a round less, or goes on at `to` when there are none left. */
+  Round,
+  /** Claims that what is read is known; `to` is which claim it is. */
+  Known,
+  /** The world ends; `to` is how. */
+  End,
+}
+
+/** All have the same fields, so that the machine finds them without a detour. */
+export interface Instruction {
+  readonly kind: Do;
+  readonly value: number;
+  to: number;
+  readonly read: Reader;
+  readonly act: Act;
+  readonly choice: Choice | undefined;
+  ways: readonly number[];
+}
+
+const nothing = (): number => NONE;
+const instruction = (kind: Do, part: Partial<Instruction> = {}): Instruction => ({
+  kind,
+  value: part.value ?? -1,
+  to: part.to ?? 0,
+  read: part.read ?? nothing,
+  act: part.act ?? (() => false),
+  choice: part.choice,
+  ways: part.ways ?? [],
+});
 
 /** A procedure made ready to be run: instructions with packets and names as indices. */
 export interface Program {
@@ -161,7 +189,7 @@ class Compiler {
   program(): Program {
     const { procedure, code, paths, reads, gives, packets, names, claims } = this;
     this.steps(procedure.steps, '');
-    this.emit({ kind: 'end', outcome: HELD }, '');
+    this.emit(instruction(Do.End, { to: HELD }), '');
     const start = packets.map((name) => laidOut(procedure.packets?.[name] ?? [], this.givens) ?? []);
     const sights = [...new Set(knownNames(procedure.steps))].map((name) => names.indexOf(name));
     return {
@@ -176,13 +204,13 @@ class Compiler {
    * @param values the values that it reads beside them.
    */
   private emit(
-    instruction: Instruction,
+    each: Instruction,
     path: string,
     read: readonly unknown[] = [],
     gives?: number,
     values: readonly number[] = [],
   ): number {
-    this.code.push(instruction);
+    this.code.push(each);
     this.paths.push(path);
     const names = read.flatMap(namesRead).map((name) => this.names.indexOf(name));
     this.reads.push([...names.filter((index) => index >= 0), ...values]);
@@ -194,13 +222,9 @@ class Compiler {
     return this.code.length;
   }
 
-  /** Puts in the place where a jump goes to. */
+  /** Makes an instruction that goes on elsewhere go on here. */
   private land(at: number): void {
-    const instruction = this.code[at];
-    const here = this.here;
-    if (instruction.kind === 'test') this.code[at] = { ...instruction, otherwise: here };
-    else if (instruction.kind === 'jump') this.code[at] = { kind: 'jump', to: here };
-    else if (instruction.kind === 'round') this.code[at] = { ...instruction, end: here };
+    this.code[at].to = this.here;
   }
 
   private steps(steps: readonly Step[], above: string): void {
@@ -215,7 +239,7 @@ class Compiler {
           ...{ name: step.name, value, likely: step.likely, promise: this.promiseOf(step.name, next) },
           ...{ from: this.reader(step.from), to: this.reader(step.to) },
         };
-        this.emit({ kind: 'choose', choice }, path, [step.from, step.to], value);
+        this.emit(instruction(Do.Choose, { choice, value }), path, [step.from, step.to], value);
         return;
       }
       case 'choose one':
@@ -224,7 +248,7 @@ class Compiler {
       case 'see':
       case 'work out': {
         const value = this.names.indexOf(step.name);
-        this.emit({ kind: 'give', value, what: this.reader(step.what) }, path, [step.what], value);
+        this.emit(instruction(Do.Give, { value, read: this.reader(step.what) }), path, [step.what], value);
         return;
       }
       case 'if': {
@@ -234,7 +258,7 @@ class Compiler {
           this.land(test);
           return;
         }
-        const skip = this.emit({ kind: 'jump', to: 0 }, path);
+        const skip = this.emit(instruction(Do.Jump), path);
         this.land(test);
         this.steps(step.otherwise, `${path}.2.`);
         this.land(skip);
@@ -245,21 +269,18 @@ class Compiler {
         return;
       case 'require':
       case 'claim': {
-        const test = this.test(step.that, path);
-        const skip = this.emit({ kind: 'jump', to: 0 }, path);
-        this.land(test);
-        this.emit({ kind: 'end', outcome: step.do === 'claim' ? CLAIM : LEFT_OUT }, path);
-        this.land(skip);
+        const to = step.do === 'claim' ? CLAIM : LEFT_OUT;
+        this.emit(instruction(Do.Must, { read: this.condition(step.that), to }), path, [step.that]);
         return;
       }
       case 'claim known':
-        this.emit({ kind: 'known', what: this.reader(step.what), claim: this.claims.length }, path, [
+        this.emit(instruction(Do.Known, { read: this.reader(step.what), to: this.claims.length }), path, [
           step.what,
         ]);
         this.claims.push(path);
         return;
       case 'out':
-        this.emit({ kind: 'end', outcome: OUT }, path);
+        this.emit(instruction(Do.End, { to: OUT }), path);
         return;
       default: {
         const { fields, more, act } = STEPS[step.do];
@@ -270,13 +291,13 @@ class Compiler {
         const read = Object.entries(slots).flatMap(([field, slot]) =>
           slot === 'number' ? [(step as never)[field] as unknown] : [],
         );
-        if (act) this.emit({ kind: 'act', act: act(parts) }, path, read);
+        if (act) this.emit(instruction(Do.Act, { act: act(parts) }), path, read);
       }
     }
   }
 
   private test(that: Condition, path: string): number {
-    return this.emit({ kind: 'test', that: this.condition(that), otherwise: 0 }, path, [that]);
+    return this.emit(instruction(Do.Test, { read: this.condition(that) }), path, [that]);
   }
 
   private chooseOne(step: Extract<Step, { do: 'choose one' }>, path: string): void {
@@ -286,38 +307,38 @@ class Compiler {
       ...{ name: step.name, value, likely: step.likely, promise: undefined },
       ...{ from: () => 1, to: () => count },
     };
-    this.emit({ kind: 'choose', choice }, path, [], value);
-    const branch = this.emit({ kind: 'branch', value, to: [] }, path, [], undefined, [value]);
+    this.emit(instruction(Do.Choose, { choice, value }), path, [], value);
+    const branch = this.emit(instruction(Do.Branch, { value }), path, [], undefined, [value]);
     const to: number[] = [];
     const ends = step.of.map(({ steps }: Option, index) => {
       to.push(this.here);
       this.steps(steps, `${path}.${index + 1}.`);
-      return this.emit({ kind: 'jump', to: 0 }, path);
+      return this.emit(instruction(Do.Jump), path);
     });
-    this.code[branch] = { kind: 'branch', value, to };
+    this.code[branch].ways = to;
     for (const end of ends) this.land(end);
   }
 
   private repeat(step: Extract<Step, { do: 'repeat' }>, path: string): void {
     const value = this.names.length + this.counters++;
     if ('times' in step) {
-      const rounds = { kind: 'rounds', value, times: this.reader(step.times), most: MOST_ROUNDS } as const;
+      const rounds = instruction(Do.Rounds, { value, read: this.reader(step.times), to: MOST_ROUNDS });
       this.emit(rounds, path, [step.times], value);
-      const round = this.emit({ kind: 'round', value, end: 0 }, path, [], value, [value]);
+      const round = this.emit(instruction(Do.Round, { value }), path, [], value, [value]);
       this.steps(step.steps, `${path}.1.`);
-      this.emit({ kind: 'jump', to: round }, path);
+      this.emit(instruction(Do.Jump, { to: round }), path);
       this.land(round);
       return;
     }
     const most = step.most ?? MOST_ROUNDS;
-    this.emit({ kind: 'rounds', value, times: () => most, most }, path, [], value);
+    this.emit(instruction(Do.Rounds, { value, read: () => most, to: most }), path, [], value);
     const test = this.test(step.while, path);
-    const round = this.emit({ kind: 'round', value, end: 0 }, path, [], value, [value]);
+    const round = this.emit(instruction(Do.Round, { value }), path, [], value, [value]);
     this.steps(step.steps, `${path}.1.`);
-    this.emit({ kind: 'jump', to: test }, path);
+    this.emit(instruction(Do.Jump, { to: test }), path);
     // It still holds after so many rounds.
     this.land(round);
-    this.emit({ kind: 'end', outcome: CANNOT }, path);
+    this.emit(instruction(Do.End, { to: CANNOT }), path);
     this.land(test);
   }
 

@@ -121,7 +121,8 @@ export class Table {
     let at = from;
     for (let index = packet * ROOM + this.counts[packet] - 1; index >= packet * ROOM; index--) {
       const run = runs[index];
-      const [step, up] = [stepOf(run), run < 0 ? FACE_UP : 0];
+      const step = stepOf(run);
+      const up = run < 0 ? FACE_UP : 0;
       for (let card = startOf(run), left = lengthOf(run); left > 0; left--, card += step)
         into[at++] = row[card] ^ up;
     }
@@ -142,7 +143,8 @@ export class Table {
   /** Cuts a run so that the card at a place (1 to size) is the top of one; gives that run's index. */
   private split(packet: number, place: number): number {
     const { runs } = this;
-    let [index, above] = [packet * ROOM + this.counts[packet] - 1, place - 1];
+    let index = packet * ROOM + this.counts[packet] - 1;
+    let above = place - 1;
     while (above >= lengthOf(runs[index])) above -= lengthOf(runs[index--]);
     if (above === 0) return index;
     const run = runs[index];
@@ -154,33 +156,41 @@ export class Table {
 
   /** The top `count` cards (0 to size), as they are, onto another packet; turned end for end with `dealt`. */
   lift(from: number, count: number, onto: number, dealt: boolean): void {
-    if (count === 0) return;
     this.tidy(onto);
     this.tidy(from);
     const { runs, counts, sizes } = this;
     const base = from * ROOM;
-    const end = onto * ROOM + counts[onto];
-    let index = base + counts[from] - 1;
-    let [left, moved] = [count, 0];
+    const above = base + counts[from];
+    let end = onto * ROOM + counts[onto];
     // From the top down: how many runs go, and the last of them perhaps in part.
-    while (left > 0 && lengthOf(runs[index]) <= left) {
-      left -= lengthOf(runs[index--]);
-      moved++;
+    let index = above;
+    let left = count;
+    while (left > 0) {
+      const length = lengthOf(runs[--index]);
+      if (length > left) break;
+      left -= length;
     }
-    const part = left > 0 ? runs[index] : 0;
-    if (dealt) {
-      for (let run = 0; run < moved; run++) runs[end + run] = reversed(runs[index + moved - run]);
-      if (left > 0) runs[end + moved] = reversed(topOf(part, left));
-    } else {
-      const shift = left > 0 ? 1 : 0;
-      if (left > 0) runs[end] = topOf(part, left);
-      for (let run = 0; run < moved; run++) runs[end + shift + run] = runs[index + 1 + run];
-    }
-    if (left > 0) runs[index] = belowTop(part, left);
-    counts[from] = index - base + 1;
-    counts[onto] += moved + (left > 0 ? 1 : 0);
+    if (left > 0) {
+      const part = topOf(runs[index], left);
+      runs[index] = belowTop(runs[index], left);
+      index++;
+      if (!dealt) runs[end++] = part;
+      end = this.copyRuns(index, above, end, dealt);
+      if (dealt) runs[end++] = reversed(part);
+    } else end = this.copyRuns(index, above, end, dealt);
+    counts[from] = index - base;
+    counts[onto] = end - onto * ROOM;
     sizes[from] -= count;
     sizes[onto] += count;
+  }
+
+  /** Copies runs to where they go on top, from the last to the first where they are dealt; gives where they end. */
+  private copyRuns(from: number, to: number, end: number, dealt: boolean): number {
+    const { runs } = this;
+    let at = end;
+    if (dealt) for (let run = to - 1; run >= from; run--) runs[at++] = reversed(runs[run]);
+    else for (let run = from; run < to; run++) runs[at++] = runs[run];
+    return at;
   }
 
   /** A whole packet goes under another. */
@@ -189,7 +199,8 @@ export class Table {
     this.tidy(packet);
     this.tidy(other);
     const { runs, counts, sizes } = this;
-    const [base, added] = [other * ROOM, counts[packet]];
+    const base = other * ROOM;
+    const added = counts[packet];
     runs.copyWithin(base + added, base, base + counts[other]);
     for (let run = 0; run < added; run++) runs[base + run] = runs[packet * ROOM + run];
     counts[other] += added;
@@ -204,7 +215,8 @@ export class Table {
     this.tidy(packet);
     const at = this.split(packet, count + 1) + 1;
     const { runs } = this;
-    const [base, end] = [packet * ROOM, packet * ROOM + this.counts[packet]];
+    const base = packet * ROOM;
+    const end = packet * ROOM + this.counts[packet];
     reverseRuns(runs, base, at);
     reverseRuns(runs, at, end);
     reverseRuns(runs, base, end);
@@ -213,7 +225,8 @@ export class Table {
   /** Turns a packet over: its order is reversed and every card shows its other side. */
   turn(packet: number): void {
     const { runs } = this;
-    let [low, high] = [packet * ROOM, packet * ROOM + this.counts[packet] - 1];
+    let low = packet * ROOM;
+    let high = packet * ROOM + this.counts[packet] - 1;
     for (; low < high; low++, high--) {
       const run = reversed(runs[low]) ^ UPSIDE;
       runs[low] = reversed(runs[high]) ^ UPSIDE;
@@ -277,7 +290,7 @@ export class Table {
       for (let card = 0; card < count; card++) this.lift(from, 1, onto[card % heaps], false);
       return;
     }
-    for (let [left, next] = [count, 0]; left > 0; index--) {
+    for (let left = count, next = 0; left > 0; index--) {
       const run = runs[index];
       const length = Math.min(lengthOf(run), left);
       const step = stepOf(run);
@@ -316,7 +329,8 @@ export class Table {
   /** The card at a place (1 to size), whichever side it shows. */
   cardAt(packet: number, place: number): Card {
     const { runs } = this;
-    let [index, above] = [packet * ROOM + this.counts[packet] - 1, place - 1];
+    let index = packet * ROOM + this.counts[packet] - 1;
+    let above = place - 1;
     let run = runs[index];
     for (let length = lengthOf(run); above >= length; length = lengthOf(run)) {
       above -= length;
@@ -328,7 +342,8 @@ export class Table {
   /** Whether the card at a place (1 to size) lies face up. */
   isFaceUp(packet: number, place: number): boolean {
     const { runs } = this;
-    let [index, above] = [packet * ROOM + this.counts[packet] - 1, place - 1];
+    let index = packet * ROOM + this.counts[packet] - 1;
+    let above = place - 1;
     while (above >= lengthOf(runs[index])) above -= lengthOf(runs[index--]);
     const run = runs[index];
     return run < 0 !== this.row[startOf(run) + above * stepOf(run)] >= FACE_UP;
@@ -346,8 +361,7 @@ export class Table {
         continue;
       }
       let marked = 0;
-      for (let [at, left] = [startOf(run), length]; left > 0; left--, at += stepOf(run))
-        marked += row[at] >> 7;
+      for (let at = startOf(run), left = length; left > 0; left--, at += stepOf(run)) marked += row[at] >> 7;
       count += run < 0 ? length - marked : marked;
     }
     return count;
@@ -359,9 +373,10 @@ export class Table {
     let place = 1;
     for (let index = packet * ROOM + this.counts[packet] - 1; index >= packet * ROOM; index--) {
       const run = runs[index];
-      const [length, step] = [lengthOf(run), stepOf(run)];
+      const length = lengthOf(run);
+      const step = stepOf(run);
       const skipped = Math.min(length, Math.max(0, from - place));
-      for (let [at, k] = [startOf(run) + skipped * step, skipped]; k < length; k++, at += step)
+      for (let at = startOf(run) + skipped * step, k = skipped; k < length; k++, at += step)
         if ((row[at] & 127) === card) return place + k;
       place += length;
     }
