@@ -36,6 +36,8 @@ export interface Way {
   readonly visit?: (machine: Machine) => void;
   /** Chooses and shuffles by chance: one world, from the beginning to its end, each time it is run. */
   readonly rng?: Rng;
+  /** From how many times on a choice is compared with the worlds that it met before. */
+  readonly often?: number;
 }
 
 /** So many worlds that are alike are kept; beyond it each is run. */
@@ -67,6 +69,9 @@ interface Frame {
   /** What it is remembered by, if it is. */
   key: string | undefined;
 }
+
+/** So many instructions are counted down in a small integer. */
+const MOST_AT_ONCE = 2 ** 30;
 
 /** No instruction: all worlds have been run. */
 const DONE = -7;
@@ -164,12 +169,10 @@ export class Machine implements World {
     const { code } = this.program;
     const rng = this.way.rng ?? noChance;
     let at = this.at;
-    while (at !== DONE) {
-      if (this.steps >= until) {
-        this.at = at;
-        return false;
-      }
-      this.steps++;
+    const most = Math.min(until - this.steps, MOST_AT_ONCE);
+    let left = most | 0;
+    while (at !== DONE && left > 0) {
+      left--;
       const instruction = code[at];
       switch (instruction.kind) {
         case Do.Act:
@@ -216,8 +219,9 @@ export class Machine implements World {
           at = this.end(instruction.to, at);
       }
     }
-    this.at = DONE;
-    return true;
+    this.steps += most - left;
+    this.at = at;
+    return at === DONE || (this.steps < until && this.go(until));
   }
 
   /** Whether something claimed to be known can be worked out at all; notes what it is under these sights. */
@@ -358,7 +362,7 @@ export class Machine implements World {
   /** What the world at a choice is remembered by; ALIKE where one like it was met, which is added then. */
   private keyAt(at: number): string | typeof ALIKE | undefined {
     const met = (this.met[at] ??= { worlds: new Map(), times: 0, compared: 0, alike: 0 });
-    if (met.times++ < OFTEN) return undefined;
+    if (met.times++ < (this.way.often ?? OFTEN)) return undefined;
     if (met.compared >= ENOUGH_COMPARED && met.alike * 16 < met.compared) return undefined;
     met.compared++;
     const key = this.worldKey(at);

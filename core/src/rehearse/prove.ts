@@ -1,6 +1,6 @@
 import { JobRule, runJob } from '../job/job';
 import { NONE } from '../procedure/forms';
-import { Failure, Machine, Tally } from '../procedure/machine';
+import { Failure, Machine, Tally, Way } from '../procedure/machine';
 import { Procedure } from '../procedure/procedure';
 import { compile, insideOf, Program } from '../procedure/program';
 import { Step } from '../procedure/procedure';
@@ -22,7 +22,7 @@ export interface ProofProgress extends Tally {
   readonly share: number;
 }
 
-export interface ProofArgs {
+export interface ProofArgs extends Pick<Way, 'often'> {
   readonly procedure: Procedure;
   /** How many steps may be done. */
   readonly budget?: number;
@@ -63,14 +63,14 @@ export const openSights = ({ known }: Machine): readonly ReadonlySet<string>[] |
 
 /** Runs every combination of choices, as a job. */
 export const PROOF: JobRule<ProofArgs, ProofProgress, Proof> = {
-  *start({ procedure, budget = BUDGET }) {
+  *start({ procedure, budget = BUDGET, often }) {
     const program = withoutChance(procedure);
-    let machine = new Machine(program);
+    let machine = new Machine(program, { often });
     let complete = yield* through(machine, budget);
     // What nobody can know is clear only now: the worlds are run again, and fail where they claim it.
     const open = openSights(machine);
     if (open) {
-      machine = new Machine(program, { open });
+      machine = new Machine(program, { open, often });
       complete = yield* through(machine, budget);
     }
     const { tally, failures } = machine;
@@ -95,15 +95,16 @@ export interface Chances {
 
 /** Weighs every combination of choices by its likelihood, as a job. */
 export const WEIGHT: JobRule<ProofArgs, ProofProgress, Chances | undefined> = {
-  *start({ procedure, budget = BUDGET }) {
+  *start({ procedure, budget = BUDGET, often }) {
     const program = withoutChance(procedure);
     let open: readonly ReadonlySet<string>[] | undefined;
     if (program.claims.length > 0) {
-      const first = new Machine(program);
+      const first = new Machine(program, { often });
       if (!(yield* through(first, budget))) return undefined;
       open = openSights(first);
     }
-    const machine = new Machine(program, { weigh: true, open: open ?? program.claims.map(() => new Set()) });
+    const judged = open ?? program.claims.map(() => new Set<string>());
+    const machine = new Machine(program, { weigh: true, open: judged, often });
     if (!(yield* through(machine, budget))) return undefined;
     const { held, outs, failed } = machine.tally;
     const all = held + outs + failed;
