@@ -23,11 +23,12 @@ const LAYERS = [
   'moves',
   'formats',
   'odds',
-  'table',
+  'procedure',
   'arrange',
   'reckon',
   'learn',
   'weave',
+  'rehearse',
 ];
 
 const coreLayers = LAYERS.map((layer, index) => ({

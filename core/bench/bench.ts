@@ -1,5 +1,6 @@
 import { benchLearner } from './learner';
 import { benchPlaces } from './places';
+import { benchProcedures } from './procedures';
 import {
   ALL_HANDLINGS,
   applyMove,
@@ -113,3 +114,4 @@ measure('one card to one place, all shortest rows, 64 cards', () => weavePaths(6
 
 benchPlaces();
 benchLearner();
+benchProcedures();

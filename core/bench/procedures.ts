@@ -1,12 +1,12 @@
 import { numberOrder } from '../src/deck/order';
-import { showCard } from '../src/deck/notation';
+import { formatCard } from '../src/deck/notation';
 import { Machine } from '../src/procedure/machine';
 import { Procedure, Step } from '../src/procedure/procedure';
 import { compile } from '../src/procedure/program';
 import { prove } from '../src/rehearse/prove';
 import { readProcedure } from '../src/rehearse/readProcedure';
 
-const HOME = numberOrder().map(showCard);
+const HOME = numberOrder().map(formatCard);
 
 const cutAndTurn = (count: string, seen: string): Step[] => [
   { do: 'lift', count, from: 'pack', onto: 'hand', by: 'helper' },
@@ -112,7 +112,7 @@ const fourHeapsByHand = (): number => {
       // Dealt last lies on top.
       for (const heap of order)
         for (let index = 0; index < sizes[heap - 1]; index++) pack[--at] = heaps[heap - 1][index];
-      if (pack.indexOf(0) >= 0) held++;
+      if (pack.includes(0)) held++;
     }
   }
   return held;
@@ -227,8 +227,6 @@ const FREE_DEALING: Procedure = {
     },
   ],
 };
-
-export const ALL = [TWO_CUTS, FOUR_HEAPS, BRANCHING];
 
 const millions = (worlds: number, run: () => void): number => {
   for (let round = 0; round < 30; round++) run();

@@ -124,7 +124,7 @@ const counting = (field: string, says: string, read: (value: number, count: numb
 const digitSum = (value: number): number =>
   [...value.toString()].reduce((sum, digit) => sum + Number(digit), 0);
 
-/** Every kind of expression and condition. The first whose name a value has is meant. */
+/** Every kind of expression and condition. */
 export const FORMS: readonly Form[] = [
   form('number', 'the size of {size of}', { 'size of': 'packet' }, ({ 'size of': packet }) => {
     return ({ table }) => table.sizes[packet];
@@ -254,6 +254,10 @@ export const FORMS: readonly Form[] = [
   }),
 ];
 
-/** The form that a value has by its fields' names, or undefined. */
-export const formOf = (value: Readonly<Record<string, unknown>>): Form | undefined =>
-  FORMS.find(({ fields }) => Object.hasOwn(value, Object.keys(fields)[0]));
+const BY_NAME: ReadonlyMap<string, Form> = new Map(FORMS.map((each) => [Object.keys(each.fields)[0], each]));
+
+/** The form that a value has by the names of its fields, or undefined. */
+export const formOf = (value: Readonly<Record<string, unknown>>): Form | undefined => {
+  const name = Object.keys(value).find((field) => BY_NAME.has(field));
+  return name === undefined ? undefined : BY_NAME.get(name);
+};

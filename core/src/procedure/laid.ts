@@ -1,11 +1,17 @@
 import { Card } from '../deck/card';
-import { parseCard } from '../deck/notation';
+import { formatCard } from '../deck/notation';
 import { formOf, NONE, Reader, World } from './forms';
-import { Expression, Laid } from './procedure';
+import { Expression, LaidPart } from './procedure';
 import { INDIFFERENT, MOST_CARDS } from './table';
 
-/** A card as it is written in a procedure. */
-export const cardNamed = (text: string): Card | undefined => (text === '-' ? INDIFFERENT : parseCard(text));
+/** Every card as it is written in a procedure: `7D`, `TC`, `X1`, `7D*`, and `-` for an indifferent one. */
+const WRITTEN: ReadonlyMap<string, Card> = new Map([
+  ...Array.from({ length: 108 }, (_, card) => [formatCard(card), card] as const),
+  ['-', INDIFFERENT],
+]);
+
+/** The card that a text means, or undefined: only the one way of writing it. */
+export const cardNamed = (text: string): Card | undefined => WRITTEN.get(text);
 
 /** A number that only the givens decide, or NONE. */
 export const numberOfGivens = (value: Expression, givens: Readonly<Record<string, number>>): number => {
@@ -31,7 +37,7 @@ const NOWHERE = {} as World;
 
 /** The cards of a packet at the start, or undefined where there are fewer than none, more than are listed, or too many. */
 export const laidOut = (
-  row: readonly Laid[],
+  row: readonly LaidPart[],
   givens: Readonly<Record<string, number>>,
 ): Card[] | undefined => {
   const cards: Card[] = [];

@@ -2,11 +2,13 @@ import { Rng } from '../deck/rng';
 import { NONE, World } from './forms';
 import { likelihoods } from './likely';
 import { liveValues } from './live';
+import { MetWorlds } from './metWorlds';
 import { Choice, Do, CANNOT, CLAIM, HELD, LEFT_OUT, OUT, Program, Promised, UNKNOWN, UNSET } from './program';
-import { MOST_CARDS, ROOM, Table, TableFull } from './table';
+import { Table, TableFull } from './table';
+import { Trail } from './trail';
 
 /** How worlds ended: how many, or how likely, of each kind. */
-export interface Tally {
+export interface Counts {
   held: number;
   outs: number;
   failed: number;
@@ -34,25 +36,12 @@ export interface Way {
   readonly open?: readonly ReadonlySet<string>[];
   /** Is shown every world that ends well; worlds that are alike are not taken together then. */
   readonly visit?: (machine: Machine) => void;
+  /** Ends when so many worlds have ended well. */
+  readonly most?: number;
   /** Chooses and shuffles by chance: one world, from the beginning to its end, each time it is run. */
   readonly rng?: Rng;
   /** From how many times on a choice is compared with the worlds that it met before. */
   readonly often?: number;
-}
-
-/** So many worlds that are alike are kept; beyond it each is run. */
-const MOST_KEPT = 300_000;
-/** A choice is compared from so many times on: before, running it again costs less. */
-const OFTEN = 4096;
-/** After so many worlds of which few were alike a choice compares no more. */
-const ENOUGH_COMPARED = 4096;
-
-/** What a run has found of one choice: the worlds that it met before, and how that went. */
-interface Met {
-  readonly worlds: Map<string, Float64Array>;
-  times: number;
-  compared: number;
-  alike: number;
 }
 
 /** A choice whose values are being tried. */
@@ -75,9 +64,7 @@ const MOST_AT_ONCE = 2 ** 30;
 
 /** No instruction: all worlds have been run. */
 const DONE = -7;
-/** A world that was met before: what came of it has been added. */
-const ALIKE = -8;
-
+/** What is counted of the worlds tried at one depth. */
 const FIELDS = 4;
 const [HELD_AT, OUT_AT, FAILED_AT, LEFT_AT] = [0, 1, 2, 3];
 
@@ -100,15 +87,16 @@ export class Machine implements World {
   private depth = 0;
   private readonly frames: Frame[] = [];
   /** By depth: what came of the worlds tried there. */
-  private sums = new Float64Array(64 * FIELDS);
-  private saved = new Int32Array(4096);
-  private readonly met: (Met | undefined)[];
+  private sums: Float64Array = new Float64Array(64 * FIELDS);
+  private readonly met: MetWorlds;
+  private readonly trail: Trail;
+  /** The indices of all values. */
+  private readonly all: Int32Array;
   private readonly live: readonly Int32Array[];
   /** What the value that is tried last weighs. */
   private weight = 1;
   /** The claim that the world failed to know first, from 1; kept beside the values. */
   private readonly unknown: number;
-  private readonly bytes: Uint8Array;
   /** The weights of each choice as they were last. */
   private readonly weighed = new Map<Choice, { low: number; high: number; weights: Float64Array }>();
 
@@ -120,16 +108,17 @@ export class Machine implements World {
     this.unknown = program.values;
     this.values = new Int32Array(program.values + 1).fill(UNSET);
     this.values[this.unknown] = 0;
-    this.bytes = new Uint8Array(program.packets.length + MOST_CARDS);
     this.known = program.claims.map(() => new Map<string, number>());
-    this.met = program.code.map(() => undefined);
     this.table.kept = this.table.free;
     this.live = liveValues(program);
-    if (way.rng) this.save(0, this.all);
+    this.met = new MetWorlds(this.live, program.packets.length, way.often);
+    this.trail = new Trail(this.table, this.values);
+    this.all = Int32Array.from(this.values.keys());
+    if (way.rng) this.trail.save(0, this.all);
   }
 
   /** What came of all worlds that were run. */
-  get tally(): Tally {
+  get counts(): Counts {
     const total = new Float64Array(FIELDS);
     // What is on its way counts as far as it has come.
     for (let depth = this.depth; depth >= 0; depth--) {
@@ -245,10 +234,20 @@ export class Machine implements World {
     const high = choice.to(this);
     if (low === NONE || high === NONE || low > high) return this.end(CANNOT, at);
     if (this.way.rng) return this.draw(choice, low, high, at, this.way.rng);
-    const key = this.way.visit ? undefined : this.keyAt(at);
-    if (key === ALIKE) return this.next();
+    if (this.way.visit && choice.promise) {
+      const next = this.keepPromise(choice, choice.promise, low, high, at);
+      if (next !== undefined) return next;
+    }
+    const key = this.way.visit ? undefined : this.met.keyOf(this, at);
+    const before = key === undefined ? undefined : this.met.find(at, key);
+    // Failures are listed one by one, until there are enough.
+    if (before && (before[FAILED_AT] === 0 || this.failures.length === MOST_FAILURES)) {
+      this.met.note(at);
+      this.addAlike(before);
+      return this.next();
+    }
     const { depth } = this;
-    const saved = depth === 0 ? 0 : this.frames[depth - 1].saved + this.savedAt(depth - 1);
+    const saved = depth === 0 ? 0 : this.trail.endOf(this.frames[depth - 1].saved);
     const weights = this.way.weigh ? this.weightsOf(choice, low, high) : undefined;
     if (depth === this.frames.length)
       this.frames.push({ at, choice, value: low, high, weights, low, saved, key });
@@ -264,9 +263,32 @@ export class Machine implements World {
     this.depth++;
     if (this.sums.length <= this.depth * FIELDS + FIELDS) this.sums = grown(this.sums);
     this.sums.fill(0, this.depth * FIELDS, this.depth * FIELDS + FIELDS);
-    this.save(saved, this.live[at]);
+    this.trail.save(saved, this.live[at]);
     this.table.kept = this.table.free;
-    return this.next();
+    const value = this.following(frame);
+    return value <= high ? this.tryOut(frame, value) : this.next();
+  }
+
+  /** A choice of which only what a `require` right behind it leaves is worth trying: where there is one, it is made. */
+  private keepPromise(
+    choice: Choice,
+    promise: Promised,
+    low: number,
+    high: number,
+    at: number,
+  ): number | undefined {
+    const value = nextKept(promise, this.table, low, high);
+    if (value > high) return this.next();
+    if (!promise.once && nextKept(promise, this.table, value + 1, high) <= high) return undefined;
+    this.values[choice.value] = value;
+    return at + 1;
+  }
+
+  private tryOut(frame: Frame, value: number): number {
+    frame.value = value;
+    if (frame.weights) this.weight = frame.weights[value - frame.low];
+    this.values[frame.choice.value] = value;
+    return frame.at + 1;
   }
 
   private weightsOf(choice: Choice, low: number, high: number): Float64Array {
@@ -296,11 +318,8 @@ export class Machine implements World {
       const frame = this.frames[this.depth - 1];
       const value = this.following(frame);
       if (value <= frame.high) {
-        this.restore(frame.saved, this.live[frame.at]);
-        frame.value = value;
-        if (frame.weights) this.weight = frame.weights[value - frame.low];
-        this.values[frame.choice.value] = value;
-        return frame.at + 1;
+        this.trail.restore(frame.saved, this.live[frame.at]);
+        return this.tryOut(frame, value);
       }
       this.leave(frame);
     }
@@ -312,7 +331,7 @@ export class Machine implements World {
     const { weights, low, high, choice } = frame;
     let value = frame.value + 1;
     if (choice.promise && this.way.visit) {
-      this.restore(frame.saved, this.live[frame.at]);
+      this.trail.restore(frame.saved, this.live[frame.at]);
       return nextKept(choice.promise, this.table, value, high);
     }
     if (weights) while (value <= high && weights[value - low] === 0) value++;
@@ -323,11 +342,11 @@ export class Machine implements World {
   private leave({ at, key }: Frame): void {
     const here = this.depth * FIELDS;
     const above = here - FIELDS;
-    if (key !== undefined) this.keep(at, key, this.sums.slice(here, here + FIELDS));
+    if (key !== undefined) this.met.keep(at, key, this.sums.slice(here, here + FIELDS));
     this.depth--;
     const weight = this.weightAt(this.depth);
     for (let field = 0; field < FIELDS; field++) this.sums[above + field] += weight * this.sums[here + field];
-    this.table.kept = this.depth === 0 ? 0 : this.saved[this.frames[this.depth - 1].saved];
+    this.table.kept = this.depth === 0 ? 0 : this.trail.freeAt(this.frames[this.depth - 1].saved);
   }
 
   /** What the value that is tried at a depth weighs. */
@@ -348,103 +367,32 @@ export class Machine implements World {
       const path = ended === UNKNOWN ? this.program.claims[missed - 1] : this.program.paths[at];
       this.failures.push({ choices: this.choices, at: path, why: WHY[ended as keyof typeof WHY] });
     }
-    if (ended === HELD) this.way.visit?.(this);
-    return this.next();
+    if (ended !== HELD || !this.way.visit) return this.next();
+    this.way.visit(this);
+    return this.sums[this.depth * FIELDS + HELD_AT] === this.way.most ? DONE : this.next();
   }
 
   /** Begins another world by chance. */
   again(): void {
-    this.restore(0, this.all);
+    this.trail.restore(0, this.all);
     this.table.kept = this.table.free;
     this.at = 0;
   }
 
-  /** What the world at a choice is remembered by; ALIKE where one like it was met, which is added then. */
-  private keyAt(at: number): string | typeof ALIKE | undefined {
-    const met = (this.met[at] ??= { worlds: new Map(), times: 0, compared: 0, alike: 0 });
-    if (met.times++ < (this.way.often ?? OFTEN)) return undefined;
-    if (met.compared >= ENOUGH_COMPARED && met.alike * 16 < met.compared) return undefined;
-    met.compared++;
-    const key = this.worldKey(at);
-    const before = met.worlds.get(key);
-    // Failures are listed one by one, until there are enough.
-    if (!before || (before[FAILED_AT] > 0 && this.failures.length < MOST_FAILURES)) return key;
-    met.alike++;
+  /** Adds what came of a world like this one, which was met before. */
+  private addAlike(before: Float64Array): void {
     const here = this.depth * FIELDS;
-    const weight = this.weightAt(this.depth);
-    for (let field = 0; field < FIELDS; field++) this.sums[here + field] += weight * before[field];
-    return ALIKE;
-  }
-
-  /** The packets, and the values that are still read, as a text. */
-  private worldKey(at: number): string {
-    const { table, bytes, values } = this;
-    let length = 0;
-    for (let packet = 0; packet < table.sizes.length; packet++) {
-      bytes[length++] = table.sizes[packet];
-      length += table.write(packet, bytes, length);
-    }
-    let key = String.fromCharCode(...bytes.subarray(0, length));
-    for (const value of this.live[at]) key += `,${values[value]}`;
-    return key;
-  }
-
-  private keep(at: number, key: string, sums: Float64Array): void {
-    const met = this.met[at];
-    if (met && met.worlds.size < MOST_KEPT) met.worlds.set(key, sums);
-  }
-
-  /** How much room the world of a frame takes. */
-  private savedAt(frame: number): number {
-    return this.saved[this.frames[frame].saved + 1];
-  }
-
-  /** All values. */
-  private get all(): Int32Array {
-    return Int32Array.from(this.values.keys());
-  }
-
-  /** Keeps the world as it is: where the row is free, how much room this takes, what is read of it later, and each packet. */
-  private save(from: number, live: Int32Array): void {
-    const { table, values } = this;
-    const { counts, sizes, runs } = table;
-    const most = from + 2 + live.length + counts.length * (ROOM + 2);
-    while (this.saved.length < most) this.saved = grown(this.saved);
-    const { saved } = this;
-    let at = from + 2;
-    for (let index = 0; index < live.length; index++) saved[at++] = values[live[index]];
-    for (let packet = 0, base = 0; packet < counts.length; packet++, base += ROOM) {
-      const count = counts[packet];
-      saved[at++] = count;
-      saved[at++] = sizes[packet];
-      for (let run = base; run < base + count; run++) saved[at++] = runs[run];
-    }
-    saved[from] = table.free;
-    saved[from + 1] = at - from;
-  }
-
-  private restore(from: number, live: Int32Array): void {
-    const { table, values, saved } = this;
-    const { counts, sizes, runs } = table;
-    let at = from + 2;
-    for (let index = 0; index < live.length; index++) values[live[index]] = saved[at++];
-    for (let packet = 0, base = 0; packet < counts.length; packet++, base += ROOM) {
-      const count = saved[at++];
-      counts[packet] = count;
-      sizes[packet] = saved[at++];
-      for (let run = base; run < base + count; run++) runs[run] = saved[at++];
-    }
-    table.free = saved[from];
+    for (let field = 0; field < FIELDS; field++) this.sums[here + field] += this.weight * before[field];
   }
 }
 
-const WHY = { [CLAIM]: 'claim', [CANNOT]: 'cannot be done', [UNKNOWN]: 'not known' } as const;
-
-const grown = <Row extends Int32Array | Float64Array>(row: Row): Row => {
-  const larger = new (row.constructor as new (length: number) => Row)(2 * row.length);
-  larger.set(row as never);
+const grown = (row: Float64Array): Float64Array => {
+  const larger = new Float64Array(2 * row.length);
+  larger.set(row);
   return larger;
 };
+
+const WHY = { [CLAIM]: 'claim', [CANNOT]: 'cannot be done', [UNKNOWN]: 'not known' } as const;
 
 /** The first value from `low` up to `high` at whose place one of the cards lies; above `high` where there is none. */
 const nextKept = ({ packet, plus, cards }: Promised, table: Table, low: number, high: number): number => {

@@ -13,14 +13,14 @@ export interface Procedure {
   /** Whole numbers of the set-up, which everybody knows. */
   readonly givens?: Readonly<Record<string, number>>;
   /** What lies on the table at the start, top card first and face down. */
-  readonly packets?: Readonly<Record<string, readonly Laid[]>>;
+  readonly packets?: Readonly<Record<string, readonly LaidPart[]>>;
   /** Arrangements by name, for stack numbers. */
   readonly orders?: Readonly<Record<string, readonly string[]>>;
   readonly steps: readonly Step[];
 }
 
 /** A card as it is written, `-` for an indifferent one, or a part of a packet whose size the givens decide. */
-export type Laid =
+export type LaidPart =
   | string
   | { readonly indifferent: Expression }
   | { readonly first: Expression; readonly of: readonly string[] };

@@ -2,7 +2,7 @@ import { Card, isCard } from '../deck/card';
 import { Form, formOf, Kind, NONE, Reader, Slot, Stack } from './forms';
 import { cardNamed, laidOut } from './laid';
 import { byOf, Condition, Expression, Likely, MOST_ROUNDS, Option, Procedure, Step } from './procedure';
-import { Act, STEPS } from './steps';
+import { Act, SLOTS, STEPS } from './steps';
 import { INDIFFERENT } from './table';
 
 /** How a world ends, or that it goes on elsewhere. Every instruction gives the next one's index, or one of these. */
@@ -33,6 +33,8 @@ export interface Promised {
   readonly packet: number;
   readonly plus: number;
   readonly cards: readonly Card[];
+  /** Whether one of them lies on the table only once, and the others not at all. */
+  readonly once: boolean;
 }
 
 /** What the machine does at one point of a program, and in which of its fields it is said. */
@@ -115,12 +117,8 @@ export const insideOf = (step: Step): readonly (readonly Step[])[] => {
 };
 
 /** The packets that a step names, in the order of its fields; those in expressions too. */
-const packetsIn = (value: unknown, fields: Readonly<Record<string, string>>): string[] =>
-  typeof value !== 'object' || value === null
-    ? []
-    : Object.entries(fields).flatMap(([field, slot]) =>
-        inSlot(slot, (value as Record<string, unknown>)[field]),
-      );
+const packetsIn = (value: object, slots: readonly (readonly [field: string, slot: string])[]): string[] =>
+  slots.flatMap(([field, slot]) => inSlot(slot, (value as Record<string, unknown>)[field]));
 
 const inSlot = (slot: string, value: unknown): string[] => {
   if (value === undefined) return [];
@@ -130,14 +128,11 @@ const inSlot = (slot: string, value: unknown): string[] => {
     return value.flatMap((each) => inSlot('value', each));
   if (typeof value !== 'object' || value === null || slot === 'likely') return [];
   const form = formOf(value as Record<string, unknown>);
-  return form && slot !== 'options' && slot !== 'steps' ? packetsIn(value, form.fields) : [];
+  return form && slot !== 'options' && slot !== 'steps' ? packetsIn(value, Object.entries(form.fields)) : [];
 };
 
 const packetsOf = (steps: readonly Step[]): string[] =>
-  steps.flatMap((step) => [
-    ...packetsIn(step, { ...STEPS[step.do].fields, ...STEPS[step.do].more }),
-    ...insideOf(step).flatMap(packetsOf),
-  ]);
+  steps.flatMap((step) => [...packetsIn(step, SLOTS[step.do]), ...insideOf(step).flatMap(packetsOf)]);
 
 /** The names that an expression or condition reads. */
 export const namesRead = (value: unknown): string[] => {
@@ -176,6 +171,7 @@ class Compiler {
   readonly packets: string[];
   readonly names: string[];
   readonly stacks = new Map<string, Stack>();
+  private readonly start: readonly (readonly Card[])[];
   private readonly givens: Readonly<Record<string, number>>;
   private counters = 0;
 
@@ -183,14 +179,14 @@ class Compiler {
     this.packets = [...new Set([...Object.keys(procedure.packets ?? {}), ...packetsOf(procedure.steps)])];
     this.names = [...new Set(namesIn(procedure.steps))];
     this.givens = procedure.givens ?? {};
+    this.start = this.packets.map((name) => laidOut(procedure.packets?.[name] ?? [], this.givens) ?? []);
     for (const [name, order] of Object.entries(procedure.orders ?? {})) this.stacks.set(name, stackOf(order));
   }
 
   program(): Program {
-    const { procedure, code, paths, reads, gives, packets, names, claims } = this;
+    const { procedure, code, paths, reads, gives, packets, names, start, claims } = this;
     this.steps(procedure.steps, '');
     this.emit(instruction(Do.End, { to: HELD }), '');
-    const start = packets.map((name) => laidOut(procedure.packets?.[name] ?? [], this.givens) ?? []);
     const sights = [...new Set(knownNames(procedure.steps))].map((name) => names.indexOf(name));
     return {
       ...{ code, paths, reads, gives, packets, names, start, claims, sights },
@@ -283,12 +279,12 @@ class Compiler {
         this.emit(instruction(Do.End, { to: OUT }), path);
         return;
       default: {
-        const { fields, more, act } = STEPS[step.do];
-        const slots = { ...fields, ...more };
+        const { act } = STEPS[step.do];
+        const slots = SLOTS[step.do];
         const parts = Object.fromEntries(
-          Object.entries(slots).map(([field, slot]) => [field, this.part(slot, (step as never)[field])]),
+          slots.map(([field, slot]) => [field, this.part(slot, (step as never)[field])]),
         ) as Readonly<Record<string, never>>;
-        const read = Object.entries(slots).flatMap(([field, slot]) =>
+        const read = slots.flatMap(([field, slot]) =>
           slot === 'number' ? [(step as never)[field] as unknown] : [],
         );
         if (act) this.emit(instruction(Do.Act, { act: act(parts) }), path, read);
@@ -348,9 +344,12 @@ class Compiler {
     const that = next.that as { any?: readonly Condition[]; equal?: readonly Expression[] };
     const wanted = (that.any ?? [next.that]).map((each) => this.cardWanted(name, each));
     const [first] = wanted;
-    return first && wanted.every((each) => each && each.plus === first.plus && each.packet === first.packet)
-      ? { ...first, cards: wanted.flatMap((each) => each?.cards ?? []) }
-      : undefined;
+    if (!first || !wanted.every((each) => each?.plus === first.plus && each.packet === first.packet))
+      return undefined;
+    // No other card comes to lie on the table than lay there.
+    const wish = new Set(wanted.flatMap((each) => each?.cards ?? []));
+    const there = this.start.flat().filter((card) => wish.has(card));
+    return { ...first, cards: [...new Set(there)], once: there.length === 1 };
   }
 
   /** Reads `equal: [card at (name, or name and so many), card]`. */
@@ -366,6 +365,7 @@ class Compiler {
       packet: this.packets.indexOf(seen['of'] as string),
       plus,
       cards: [cardNamed(named) ?? INDIFFERENT],
+      once: false,
     };
   }
 

@@ -45,11 +45,11 @@ type PartsOf<Fields> = {
 
 const moves = <
   Fields extends Readonly<Record<string, StepSlot>>,
-  More extends Readonly<Record<string, StepSlot>> = Record<never, never>,
+  More extends Readonly<Record<string, StepSlot>>,
 >(
   fields: Fields,
   act: (parts: PartsOf<Fields> & Partial<PartsOf<More>>) => Act,
-  rest: Pick<StepRule, 'chance' | 'apart'> & { more?: More } = {},
+  rest: Pick<StepRule, 'chance' | 'apart'> & { readonly more?: More } = {},
 ): StepRule =>
   // Who calls it hands over what its fields ask for.
   ({ fields, act: act as unknown as StepRule['act'], ...rest });
@@ -183,3 +183,8 @@ export const STEPS: Readonly<Record<StepKind, StepRule>> = {
   'claim known': { fields: { what: 'value' }, more: { words: 'text' } },
   out: { fields: { words: 'text' } },
 };
+
+/** By kind of step: its fields, those that may be left out too, and what stands in each. */
+export const SLOTS = Object.fromEntries(
+  Object.entries(STEPS).map(([kind, { fields, more }]) => [kind, Object.entries({ ...fields, ...more })]),
+) as unknown as Readonly<Record<StepKind, readonly (readonly [field: string, slot: StepSlot])[]>>;

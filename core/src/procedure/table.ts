@@ -116,7 +116,7 @@ export class Table {
   }
 
   /** Writes a packet's cards, top first, those that lie face up marked; gives how many. */
-  write(packet: number, into: Uint8Array, from: number): number {
+  write(packet: number, into: Uint8Array | Uint16Array, from: number): number {
     const { runs, row } = this;
     let at = from;
     for (let index = packet * ROOM + this.counts[packet] - 1; index >= packet * ROOM; index--) {
@@ -127,6 +127,18 @@ export class Table {
         into[at++] = row[card] ^ up;
     }
     return at - from;
+  }
+
+  /** Adds one for each card of a packet, at its index from 0 times `width` plus its number. */
+  count(packet: number, counts: Uint32Array, width: number): void {
+    const { runs, row } = this;
+    let at = 0;
+    for (let index = packet * ROOM + this.counts[packet] - 1; index >= packet * ROOM; index--) {
+      const run = runs[index];
+      const step = stepOf(run);
+      for (let card = startOf(run), left = lengthOf(run); left > 0; left--, card += step, at += width)
+        counts[at + (row[card] & 127)]++;
+    }
   }
 
   /** Makes one run of a packet that has many, so that there is room for more. */

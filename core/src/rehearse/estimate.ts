@@ -24,17 +24,20 @@ export interface EstimateArgs {
   readonly seed: number;
   /** How many worlds are tried. */
   readonly worlds: number;
+  /** How many steps may be done. */
+  readonly budget?: number;
 }
 
+const STEPS_AT_ONCE = 250_000;
 const AT_ONCE = 2000;
 
 /** Tries worlds by chance, as a job: it yields what it would say so far. */
 export const ESTIMATE: JobRule<EstimateArgs, Estimated, Estimated> = {
-  *start({ procedure, seed, worlds }) {
+  *start({ procedure, seed, worlds, budget = BUDGET }) {
     const program = compile(procedure);
     const machine = new Machine(program, { rng: seededRng(seed) });
     const so = (): Estimated => {
-      const { held, outs, failed, leftOut } = machine.tally;
+      const { held, outs, failed, leftOut } = machine.counts;
       const all = held + outs + failed;
       return {
         ...{ worlds: all, leftOut, unjudged: program.claims },
@@ -44,15 +47,16 @@ export const ESTIMATE: JobRule<EstimateArgs, Estimated, Estimated> = {
     for (let world = 0; world < worlds; world++) {
       if (world > 0 && world % AT_ONCE === 0) yield so();
       machine.again();
-      // A world that does not end ends the run; what was found so far stands.
-      if (!machine.run(BUDGET)) break;
+      while (!machine.run(Math.min(budget, machine.steps + STEPS_AT_ONCE))) {
+        // A world that does not end ends the run; what was found so far stands.
+        if (machine.full || machine.steps >= budget) return so();
+        yield so();
+      }
     }
     return so();
   },
 };
 
 /** Tries a procedure by chance: each choice is drawn by its likelihood, and what is shuffled is shuffled. */
-export const estimate = (
-  procedure: Procedure,
-  { seed, worlds }: { readonly seed: number; readonly worlds: number },
-): Estimated => runJob(ESTIMATE, { procedure, seed, worlds });
+export const estimate = (procedure: Procedure, how: Omit<EstimateArgs, 'procedure'>): Estimated =>
+  runJob(ESTIMATE, { procedure, ...how });

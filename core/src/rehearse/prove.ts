@@ -1,13 +1,13 @@
 import { JobRule, runJob } from '../job/job';
 import { NONE } from '../procedure/forms';
-import { Failure, Machine, Tally, Way } from '../procedure/machine';
+import { Failure, Machine, Counts, Way } from '../procedure/machine';
 import { Procedure } from '../procedure/procedure';
 import { compile, insideOf, Program } from '../procedure/program';
 import { Step } from '../procedure/procedure';
 import { STEPS } from '../procedure/steps';
 
 /** What came of every combination of choices. */
-export interface Proof extends Tally {
+export interface Proof extends Counts {
   /** False where the budget ran out first: the counts are then of what was run. */
   readonly complete: boolean;
   /** All that held, ended in an out or failed; what a `require` left out is none of them. */
@@ -17,7 +17,7 @@ export interface Proof extends Tally {
 }
 
 /** How far a proof is. */
-export interface ProofProgress extends Tally {
+export interface ProofProgress extends Counts {
   /** By the values of the first choice: from 0 to 1. */
   readonly share: number;
 }
@@ -49,7 +49,7 @@ export function* through(machine: Machine, budget: number): Generator<ProofProgr
   for (;;) {
     const done = machine.run(Math.min(budget, machine.steps + AT_ONCE));
     if (done || machine.full || machine.steps >= budget) return done;
-    yield { ...machine.tally, share: machine.progress };
+    yield { ...machine.counts, share: machine.progress };
   }
 }
 
@@ -73,8 +73,8 @@ export const PROOF: JobRule<ProofArgs, ProofProgress, Proof> = {
       machine = new Machine(program, { open, often });
       complete = yield* through(machine, budget);
     }
-    const { tally, failures } = machine;
-    return { ...tally, complete, cases: tally.held + tally.outs + tally.failed, failures };
+    const { counts, failures } = machine;
+    return { ...counts, complete, cases: counts.held + counts.outs + counts.failed, failures };
   },
 };
 
@@ -106,7 +106,7 @@ export const WEIGHT: JobRule<ProofArgs, ProofProgress, Chances | undefined> = {
     const judged = open ?? program.claims.map(() => new Set<string>());
     const machine = new Machine(program, { weigh: true, open: judged, often });
     if (!(yield* through(machine, budget))) return undefined;
-    const { held, outs, failed } = machine.tally;
+    const { held, outs, failed } = machine.counts;
     const all = held + outs + failed;
     return all > 0 ? { held: held / all, outs: outs / all, failed: failed / all } : undefined;
   },

@@ -1,7 +1,7 @@
 import { Problem } from '../deck/problem';
 import { Form, formOf, Kind, NONE, Slot } from '../procedure/forms';
 import { cardNamed, laidOut } from '../procedure/laid';
-import { byOf, Laid, MOST_ROUNDS, Procedure, Step } from '../procedure/procedure';
+import { byOf, LaidPart, MOST_ROUNDS, Procedure, Step } from '../procedure/procedure';
 import { STEPS, StepSlot } from '../procedure/steps';
 import { MOST_CARDS } from '../procedure/table';
 
@@ -86,7 +86,7 @@ class Reading {
       const problem =
         isName(name) && Array.isArray(row) ? this.readRow(row) : missing(name, 'List its cards.');
       if (problem) this.note(`Packet ${name}`, problem);
-      else cards += laidOut(row as Laid[], this.givens)?.length ?? 0;
+      else cards += laidOut(row as LaidPart[], this.givens)?.length ?? 0;
       if (cards <= MOST_CARDS) continue;
       this.note(`Packet ${name}`, found(`There are more than ${MOST_CARDS} cards.`, 'Take some out.'));
       return;
@@ -105,7 +105,7 @@ class Reading {
       if ('first' in each && !(Array.isArray(each['of']) && each['of'].every(isCardName)))
         return found('What it takes the first cards of is no list of cards.', 'List the cards.');
     }
-    return laidOut(row as Laid[], this.givens)
+    return laidOut(row as LaidPart[], this.givens)
       ? undefined
       : found('It cannot be laid out: fewer cards than none, or more than there are.', 'Change a given.');
   }
@@ -219,7 +219,7 @@ class Reading {
     }
     if (typeof value === 'number') {
       if (!isWhole(value))
-        return { problem: found(`${value} is no whole number here.`, 'Write a whole number.') };
+        return { problem: found('This number is not whole, or too large.', 'Write a whole number.') };
       return fit('number', slot);
     }
     if (typeof value === 'string') return this.name(value, slot);

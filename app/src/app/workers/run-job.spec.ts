@@ -19,6 +19,14 @@ const keyCard: ArgsOf<'key card'> = {
   seed: 4,
 };
 
+const PROCEDURE: ArgsOf<'proof'>['procedure'] = {
+  name: 'a cut',
+  packets: { pack: ['AC', '2C', '3C'] },
+  steps: [
+    { do: 'choose', name: 'cut', from: 0, to: 2 },
+    { do: 'claim', that: { less: ['cut', 2] } },
+  ],
+};
 const NO_CONDITIONS = { ranksApart: false, suitsApart: false, colourRun: undefined };
 
 /** What workers offer, called as over a channel: every answer comes later. */
@@ -169,6 +177,7 @@ test('unsubscribing ends the workers; a worker that fails is tried again, then i
 
 test.each(Object.keys(JOBS) as (keyof typeof JOBS)[])('%s: its parts are plain values', (name) => {
   const examples: { readonly [Name in keyof typeof JOBS]: ArgsOf<Name> } = {
+    estimate: { procedure: PROCEDURE, seed: 1, worlds: 20 },
     diagnosis: { before: pack, intended: 'in', seen: [] },
     forecast: {
       ...{ order: pack, directions: ['number'], blocks: [pack], newCards: 5, schedule: SCHEDULE },
@@ -179,6 +188,7 @@ test.each(Object.keys(JOBS) as (keyof typeof JOBS)[])('%s: its parts are plain v
     'living properties': { order: pack },
     places: { size: 52, wanted: [{ from: 1, to: 5 }], cuts: true },
     possible: { now: pack, facts: [{ kind: 'cut' }] },
+    proof: { procedure: PROCEDURE },
     properties: { order: pack },
     reschedule: { schedule: SCHEDULE, history: [['number 7D', [{ at: 1.7e12, grade: 3 }]]] },
     'random order': {
@@ -188,6 +198,7 @@ test.each(Object.keys(JOBS) as (keyof typeof JOBS)[])('%s: its parts are plain v
     },
     row: rowWish,
     spreads: { pack, packs: 10, seed: 1 },
+    weight: { procedure: PROCEDURE },
   };
   const rule = JOBS[name] as unknown as JobRule<unknown, unknown, unknown>;
   const once = runJob(rule, examples[name]);

@@ -1,11 +1,11 @@
 import { Card, firstOf, LARGEST_PACK, secondOf } from '../../deck/card';
 import { Order } from '../../deck/order';
-import { Outcome } from '../../deck/problem';
 import { oneStep } from '../../job/job';
-import { enumerate } from '../../table/enumerate';
-import { compile, Program } from '../../table/program';
-import { Step } from '../../table/step';
-import { baseOf, cardInWorld, packetInWorld, World } from '../../table/world';
+import { formatCard } from '../../deck/notation';
+import { MOST_CARDS } from '../../procedure/table';
+import { Machine } from '../../procedure/machine';
+import { Step } from '../../procedure/procedure';
+import { compile, Program } from '../../procedure/program';
 import { Fact } from './fact';
 import { OUT, PACK, stepsOf, Unknown, unknownsOf } from './factSteps';
 
@@ -66,35 +66,32 @@ export const MOST_LISTED = 8;
 const CARDS = 108;
 
 /** What is seen in a step; leaving it out leaves what happened. */
-const isSight = (step: Step): boolean =>
-  (step.do === 'see' && step.is !== undefined) || step.do === 'require' || step.do === 'require remainder';
+const isSight = (step: Step): boolean => step.do === 'require';
 
 /** Whether the pack was cut again right after this cut: two cuts are one, and only the last is run through. */
 const isCutAgain = (facts: readonly Fact[], index: number): boolean =>
   facts[index].kind === 'cut' && facts.at(index + 1)?.kind === 'cut';
 
 /** @param told the indices of the facts whose sights count; the others only happened. */
-const programFor = (
-  now: Order,
-  facts: readonly Fact[],
-  told: ReadonlySet<number>,
-): Outcome<{ program: Program }> =>
-  compile(
-    { [PACK]: now, [OUT]: [] },
-    facts.flatMap((fact, index) =>
+const programFor = (now: Order, facts: readonly Fact[], told: ReadonlySet<number>): Program =>
+  compile({
+    name: 'facts',
+    packets: { [PACK]: now.map(formatCard), [OUT]: [] },
+    steps: facts.flatMap((fact, index) =>
       isCutAgain(facts, index)
         ? []
         : stepsOf(fact, facts.slice(0, index)).filter((step) => told.has(index) || !isSight(step)),
     ),
-  );
+  });
 
 const all = (facts: readonly Fact[]): ReadonlySet<number> => new Set(facts.keys());
 
+/** Whether any world fits: the first is enough. */
 const fits = (now: Order, facts: readonly Fact[], told: readonly number[]): boolean => {
-  const outcome = programFor(now, facts, new Set(told));
-  if (!outcome.ok) return false;
-  // The first world is enough.
-  return enumerate(outcome.program, () => undefined, undefined, 1) === 1;
+  let fit = false;
+  const machine = new Machine(programFor(now, facts, new Set(told)), { visit: () => (fit = true), most: 1 });
+  machine.run(Number.POSITIVE_INFINITY);
+  return fit;
 };
 
 const fitsWhole = (now: Order, facts: readonly Fact[]): boolean => fits(now, facts, [...facts.keys()]);
@@ -128,7 +125,7 @@ const tallyOf = (counts: Uint32Array): Tally =>
 
 /** What all worlds of an enumeration have in common, counted world by world. */
 interface Gathered {
-  readonly visit: (world: World) => void;
+  readonly visit: (world: Machine) => void;
   /** By index of place and card: in how many worlds the card lies there. */
   readonly lies: Uint32Array;
   readonly sizes: Uint32Array;
@@ -148,21 +145,22 @@ const gatherer = (program: Program, unknowns: readonly Unknown[]): Gathered => {
     index: program.names.indexOf(name),
     counts: new Uint32Array(CARDS),
   }));
-  const base = baseOf(pack);
   const first: State[] = [];
-  const visit = (world: World): void => {
-    const { cards } = world;
-    const size = world.sizes[pack];
-    for (let index = 0, row = 0; index < size; index++, row += CARDS)
-      lies[row + (cards[base + index] & 127)]++;
-    sizes[size]++;
-    for (let place = 1; place <= world.sizes[outPacket]; place++) out[cardInWorld(world, outPacket, place)]++;
+  const bytes = new Uint8Array(MOST_CARDS);
+  const cardsOf = ({ table }: Machine, packet: number): Card[] => [
+    ...bytes.subarray(0, table.write(packet, bytes, 0)),
+  ];
+  const visit = (world: Machine): void => {
+    world.table.count(pack, lies, CARDS);
+    sizes[world.table.sizes[pack]]++;
+    const taken = world.table.write(outPacket, bytes, 0);
+    for (let index = 0; index < taken; index++) out[bytes[index]]++;
     for (const { index, counts } of values) counts[world.values[index]]++;
     if (first.length < MOST_LISTED)
       first.push({
         values: values.map(({ index }) => world.values[index]),
-        out: packetInWorld(world, outPacket),
-        pack: packetInWorld(world, pack),
+        out: cardsOf(world, outPacket),
+        pack: cardsOf(world, pack),
       });
   };
   return { visit, lies, sizes, out, first, values };
@@ -225,14 +223,14 @@ export const deduce = (now: Order, facts: readonly Fact[], budget?: number): Ded
 
 /** Like `deduce`, with where each card may lie and the states themselves where they are few. */
 export const findPossible = (now: Order, facts: readonly Fact[], budget?: number): Possible | undefined => {
-  const outcome = programFor(now, facts, all(facts));
-  if (!outcome.ok) throw new Error(outcome.problems[0].what);
+  const program = programFor(now, facts, all(facts));
   const unknowns = facts.flatMap((fact, index) =>
     isCutAgain(facts, index) ? [] : unknownsOf(fact, facts.slice(0, index)),
   );
-  const gathered = gatherer(outcome.program, unknowns);
-  const states = enumerate(outcome.program, gathered.visit, budget);
-  if (states === undefined) return undefined;
+  const gathered = gatherer(program, unknowns);
+  const machine = new Machine(program, { visit: gathered.visit });
+  if (!machine.run(budget ?? Number.POSITIVE_INFINITY)) return undefined;
+  const states = machine.counts.held;
   const { lies, sizes } = gathered;
   const seenSizes = tallyOf(sizes);
   const size = seenSizes.length === 1 ? seenSizes[0].value : undefined;

@@ -1,5 +1,6 @@
-import { Card } from '../../deck/card';
-import { Quantity, Step } from '../../table/step';
+import { Card, firstOf, Rank, secondOf } from '../../deck/card';
+import { formatCard } from '../../deck/notation';
+import { Expression, Step } from '../../procedure/procedure';
 import { Fact } from './fact';
 
 /** The packets that facts speak of. */
@@ -18,16 +19,36 @@ export interface Unknown {
 export const THOUGHT_OF = 'thought of';
 const isHeap = ({ kind }: Fact): boolean => kind === 'heap';
 
-const packSize: Quantity = { sizeOf: PACK };
-const less = (count: number): Quantity => ({ sizeOf: PACK, plus: -count });
+const packSize: Expression = { 'size of': PACK };
+const plus = (value: Expression, count: number): Expression =>
+  count === 0 ? value : { sum: [value, count] };
+const less = (count: number): Expression => plus(packSize, -count);
+/** A place behind the last is the first again. */
+const round = (place: Expression): Expression => ({ around: [place, packSize] });
+const at = (place: Expression): Expression => ({ 'card at': place, of: PACK });
 
-const seenAt = (at: 'face' | 'top' | number): Quantity => (at === 'face' ? packSize : at === 'top' ? 1 : at);
+const seenAt = (where: 'face' | 'top' | number): Expression =>
+  where === 'face' ? packSize : where === 'top' ? 1 : where;
+
+/** A card was seen at a place of the pack: it looks like either copy of one that is there twice. */
+const saw = (place: Expression, card: Card): Step => ({
+  do: 'require',
+  that: {
+    any: [firstOf(card), secondOf(card)].map((each) => ({ equal: [at(place), { card: formatCard(each) }] })),
+  },
+});
+
+const sawRank = (place: Expression, rank: Rank): Step => ({
+  do: 'require',
+  that: { equal: [{ 'rank of': at(place) }, rank] },
+});
 
 /** The card at a place of the pack is seen, where it is told. Looking before lifting leaves most worlds out early. */
-const lookAt = (place: Quantity, card: Card | undefined): Step[] =>
-  card === undefined ? [] : [{ do: 'see', sight: { of: 'card', packet: PACK, place }, is: card }];
+const lookAt = (place: Expression, card: Card | undefined): Step[] =>
+  card === undefined ? [] : [saw(place, card)];
 
-const backOnTop: Step = { do: 'put', packet: HAND, where: 'on', other: PACK };
+const choose = (name: string, from: Expression, to: Expression): Step => ({ do: 'choose', name, from, to });
+const take = (place: Expression): Step => ({ do: 'take', place, from: PACK, onto: OUT });
 
 /**
  * What a fact is on the table: what happened, and what must have been seen.
@@ -37,147 +58,99 @@ const backOnTop: Step = { do: 'put', packet: HAND, where: 'on', other: PACK };
 export const stepsOf = (fact: Fact, before: readonly Fact[]): readonly Step[] => {
   const index = before.length;
   const name = (word: string): string => `${word} ${index}`;
-  const firstHeap = !before.some(isHeap);
   switch (fact.kind) {
     case 'cut':
-      return [
-        { do: 'choose', name: name('cut'), from: 0, to: less(1) },
-        { do: 'cut', packet: PACK, count: { name: name('cut') } },
-      ];
+      return [choose(name('cut'), 0, less(1)), { do: 'cut', packet: PACK, count: name('cut') }];
     case 'seen':
-      return [{ do: 'see', sight: { of: 'card', packet: PACK, place: seenAt(fact.at) }, is: fact.card }];
+      return [saw(seenAt(fact.at), fact.card)];
     // A packet that is put back as it was changes nothing: the card at its face is the one at that depth.
     case 'lift':
       return [
-        { do: 'choose', name: name('lifted'), from: 1, to: less(1) },
-        ...(fact.size
-          ? [
-              {
-                do: 'require',
-                number: { name: name('lifted') },
-                from: fact.size[0],
-                to: fact.size[1],
-              } as const,
-            ]
-          : []),
-        ...lookAt({ name: name('lifted') }, fact.face),
+        choose(name('lifted'), 1, less(1)),
+        ...(fact.size ? [between(name('lifted'), fact.size[0], fact.size[1])] : []),
+        ...lookAt(name('lifted'), fact.face),
       ];
     case 'cuts':
       return [
-        { do: 'choose', name: name('first cut'), from: 1, to: less(1) },
-        ...lookAt({ name: name('first cut') }, fact.first),
-        { do: 'choose', name: name('second cut'), from: { name: name('first cut'), plus: 1 }, to: less(1) },
-        ...lookAt({ name: name('second cut') }, fact.second),
+        choose(name('first cut'), 1, less(1)),
+        ...lookAt(name('first cut'), fact.first),
+        choose(name('second cut'), plus(name('first cut'), 1), less(1)),
+        ...lookAt(name('second cut'), fact.second),
       ];
     case 'next ranks':
       return [
-        { do: 'choose', name: name('cut at'), from: 1, to: less(2) },
-        {
-          do: 'see',
-          sight: { of: 'rank', packet: PACK, place: { name: name('cut at'), plus: 1 } },
-          is: fact.first,
-        },
-        {
-          do: 'see',
-          sight: { of: 'rank', packet: PACK, place: { name: name('cut at'), plus: 2 } },
-          is: fact.second,
-        },
+        choose(name('cut at'), 1, less(2)),
+        sawRank(plus(name('cut at'), 1), fact.first),
+        sawRank(plus(name('cut at'), 2), fact.second),
       ];
     case 'dealt':
-      return [{ do: 'deal', count: fact.count, from: PACK, onto: HAND }, backOnTop];
+      return [
+        { do: 'deal', count: fact.count, from: PACK, onto: HAND },
+        { do: 'put', packet: HAND, where: 'on', other: PACK },
+      ];
     case 'taken':
       return takeSteps(fact.count, name);
     case 'missing':
-      return [
-        { do: 'choose', name: name('place'), from: 1, to: packSize },
-        { do: 'see', sight: { of: 'card', packet: PACK, place: { name: name('place') } }, is: fact.card },
-        { do: 'take', place: { name: name('place') }, from: PACK, onto: OUT },
-      ];
+      return [choose(name('place'), 1, packSize), saw(name('place'), fact.card), take(name('place'))];
     case 'gap':
       return [
-        { do: 'choose', name: name('place'), from: 1, to: packSize },
-        {
-          do: 'see',
-          sight: { of: 'card', packet: PACK, place: { name: name('place'), plus: -1 }, round: true },
-          is: fact.above,
-        },
-        {
-          do: 'see',
-          sight: { of: 'card', packet: PACK, place: { name: name('place'), plus: fact.count }, round: true },
-          is: fact.below,
-        },
+        choose(name('place'), 1, packSize),
+        saw(round(plus(name('place'), -1)), fact.above),
+        saw(round(plus(name('place'), fact.count)), fact.below),
         // Not so many that the two neighbours would be among them.
-        { do: 'require', number: packSize, from: fact.count + 2, to: packSize },
-        ...Array.from({ length: fact.count }, (): Step => ({
-          do: 'take',
-          place: { name: name('place') },
-          from: PACK,
-          onto: OUT,
-          round: true,
-        })),
+        { do: 'require', that: { 'at most': [fact.count + 2, packSize] } },
+        ...Array.from({ length: fact.count }, () => take(round(name('place')))),
       ];
     case 'row':
       return [
-        { do: 'choose', name: name('row at'), from: 1, to: less(fact.cards.length - 1) },
-        ...fact.cards.map((card, at): Step => ({
-          do: 'see',
-          sight: { of: 'card', packet: PACK, place: { name: name('row at'), plus: at } },
-          is: card,
-        })),
+        choose(name('row at'), 1, less(fact.cards.length - 1)),
+        ...fact.cards.map((card, down) => saw(plus(name('row at'), down), card)),
       ];
     case 'short group':
-      return [
-        { do: 'choose', name: name('place'), from: 1, to: packSize },
-        { do: 'see', sight: { of: 'rank', packet: PACK, place: { name: name('place') } }, is: fact.rank },
-        { do: 'take', place: { name: name('place') }, from: PACK, onto: OUT },
-      ];
+      return [choose(name('place'), 1, packSize), sawRank(name('place'), fact.rank), take(name('place'))];
     case 'heap':
-      return [
-        { do: 'choose', name: name('thought at'), from: 1, to: packSize },
-        {
-          do: 'require remainder',
-          number: { name: name('thought at') },
-          by: fact.heaps,
-          // A heap that is not there holds no card.
-          is: fact.heap > fact.heaps ? -1 : fact.heap % fact.heaps,
-        },
-        {
-          do: 'see',
-          sight: { of: 'card', packet: PACK, place: { name: name('thought at') } },
-          name: firstHeap ? THOUGHT_OF : name('thought of'),
-        },
-        ...(firstHeap
-          ? []
-          : [
-              {
-                do: 'require',
-                number: { name: name('thought of') },
-                from: { name: THOUGHT_OF },
-                to: { name: THOUGHT_OF },
-              } as const,
-            ]),
-        ...(fact.gather
-          ? [{ do: 'deal heaps', packet: PACK, heaps: fact.heaps, gather: fact.gather } as const]
-          : []),
-      ];
+      return heapSteps(fact, name, !before.some(isHeap));
   }
 };
 
-/** Takes cards out from anywhere; the second from below the first, so that each pair comes once. */
-const takeSteps = (count: 1 | 2, name: (word: string) => string): Step[] => {
-  const first = name('place');
-  const take = (place: Quantity): Step => ({ do: 'take', place, from: PACK, onto: OUT });
+const between = (value: Expression, from: number, to: number): Step => ({
+  do: 'require',
+  that: { all: [{ 'at most': [from, value] }, { 'at most': [value, to] }] },
+});
+
+/** A card was thought of and its heap pointed at; the heaps are gathered, if they are, from the top down. */
+const heapSteps = (
+  { heaps, heap, gather }: Extract<Fact, { kind: 'heap' }>,
+  name: (word: string) => string,
+  isFirst: boolean,
+): Step[] => {
+  const thought = isFirst ? THOUGHT_OF : name('thought of');
+  const each = Array.from({ length: heaps }, (_, number) => `heap ${number + 1}`);
   return [
-    { do: 'choose', name: first, from: 1, to: packSize },
-    take({ name: first }),
-    ...(count === 2
+    choose(name('thought at'), 1, packSize),
+    // A heap that is not there holds no card.
+    {
+      do: 'require',
+      that: { equal: [{ remainder: [name('thought at'), heaps] }, heap > heaps ? -1 : heap % heaps] },
+    },
+    { do: 'see', what: at(name('thought at')), name: thought },
+    ...(isFirst ? [] : [{ do: 'require', that: { equal: [thought, THOUGHT_OF] } } as const]),
+    ...(gather
       ? [
-          { do: 'choose', name: name('second place'), from: { name: first }, to: packSize } as const,
-          take({ name: name('second place') }),
+          { do: 'deal round', from: PACK, onto: each } as const,
+          ...[...gather]
+            .reverse()
+            .map((number): Step => ({ do: 'put', packet: each[number - 1], where: 'on', other: PACK })),
         ]
       : []),
   ];
 };
+
+/** Takes cards out from anywhere; the second from below the first, so that each pair comes once. */
+const takeSteps = (count: 1 | 2, name: (word: string) => string): Step[] => [
+  ...[choose(name('place'), 1, packSize), take(name('place'))],
+  ...(count === 2 ? [choose(name('second place'), name('place'), packSize), take(name('second place'))] : []),
+];
 
 /** The numbers and cards that a fact leaves open. @param before the facts told before it. */
 export const unknownsOf = (fact: Fact, before: readonly Fact[]): readonly Unknown[] => {

@@ -11,7 +11,7 @@ import {
   whyNotCard,
 } from '@enumeron/core/deck';
 import { cards } from '@enumeron/core/moves';
-import { describeFact, Fact, parseFact } from '@enumeron/core/reckon/facts';
+import { describeFact, Fact, parseFact } from '@enumeron/core/file/reckon/facts/fact';
 
 /** What a fact's words were read as: the fact, what must come next, or what is wrong. */
 export type FactReading = { readonly fact: Fact } | { readonly hint: string } | { readonly problem: string };
