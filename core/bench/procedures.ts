@@ -228,6 +228,8 @@ const FREE_DEALING: Procedure = {
   ],
 };
 
+export const PROCEDURES = [TWO_CUTS, FOUR_HEAPS, BRANCHING];
+
 const millions = (worlds: number, run: () => void): number => {
   for (let round = 0; round < 30; round++) run();
   const rates = Array.from({ length: 7 }, () => {

@@ -49,7 +49,7 @@ export interface Form {
   readonly gives: Kind | 'condition';
   /** Whether it looks at cards on the table; how many there are is open to all. */
   readonly looks: boolean;
-  /** How it is said, `{field}` standing for what is in it. */
+  /** How it is said: `{field}` stands for what is in it, `{field| and }` for the items of a list. */
   readonly says: string;
   read(parts: Readonly<Record<string, never>>): Reader;
 }
@@ -137,7 +137,7 @@ export const FORMS: readonly Form[] = [
     };
   }),
   form('card', 'the top card of {top of}', { 'top of': 'packet' }, ({ 'top of': packet }) => {
-    return ({ table }) => (table.sizes[packet] === 0 ? NONE : table.cardAt(packet, 1));
+    return ({ table }) => (table.sizes[packet] === 0 ? NONE : table.top(packet));
   }),
   form('card', 'the face card of {face of}', { 'face of': 'packet' }, ({ 'face of': packet }) => {
     return ({ table }) => {
@@ -195,10 +195,10 @@ export const FORMS: readonly Form[] = [
         return wanted < 1 || wanted > cards.length ? NONE : cards[wanted - 1];
       },
   ),
-  together('sum', 'the sum of {sum}', (a, b) => a + b),
+  together('sum', '{sum| + }', (a, b) => a + b),
   form(
     'number',
-    '{difference}',
+    '{difference| − }',
     { difference: 'twoNumbers' },
     ({ difference: [first, second] }) =>
       (world) => {
@@ -207,9 +207,9 @@ export const FORMS: readonly Form[] = [
         return a === NONE || b === NONE ? NONE : within(a - b);
       },
   ),
-  together('product', 'the product of {product}', (a, b) => a * b),
-  counting('remainder', 'the remainder of {remainder}', mod),
-  counting('around', '{around}, counted round', (value, count) => mod(value - 1, count) + 1),
+  together('product', '{product| × }', (a, b) => a * b),
+  counting('remainder', 'the remainder of {remainder| by }', mod),
+  counting('around', '{around| counted round }', (value, count) => mod(value - 1, count) + 1),
   form(
     'number',
     'the digit sum of {digit sum}',
@@ -220,11 +220,11 @@ export const FORMS: readonly Form[] = [
         return value < 0 ? NONE : digitSum(value);
       },
   ),
-  together('least', 'the least of {least}', Math.min),
-  together('most', 'the most of {most}', Math.max),
-  holds('equal', '{equal} are equal', 'alike', (a, b) => a === b),
-  holds('less', 'the first of {less} is less', 'twoNumbers', (a, b) => a < b),
-  holds('at most', 'the first of {at most} is at most the second', 'twoNumbers', (a, b) => a <= b),
+  together('least', 'the least of {least|, }', Math.min),
+  together('most', 'the most of {most|, }', Math.max),
+  holds('equal', '{equal| is }', 'alike', (a, b) => a === b),
+  holds('less', '{less| is under }', 'twoNumbers', (a, b) => a < b),
+  holds('at most', '{at most| is at most }', 'twoNumbers', (a, b) => a <= b),
   form(
     'condition',
     'the card at {face up} of {of} lies face up',
@@ -238,16 +238,16 @@ export const FORMS: readonly Form[] = [
       };
     },
   ),
-  form('condition', 'not {not}', { not: 'condition' }, ({ not }) => (world) => {
+  form('condition', 'not so: {not}', { not: 'condition' }, ({ not }) => (world) => {
     const held = not(world);
     return held === NONE ? NONE : 1 - held;
   }),
-  form('condition', 'all of {all}', { all: 'conditions' }, ({ all }) => (world) => {
+  form('condition', '{all| and }', { all: 'conditions' }, ({ all }) => (world) => {
     let held = 1;
     for (let index = 0; index < all.length && held === 1; index++) held = all[index](world);
     return held;
   }),
-  form('condition', 'any of {any}', { any: 'conditions' }, ({ any }) => (world) => {
+  form('condition', '{any| or }', { any: 'conditions' }, ({ any }) => (world) => {
     let held = 0;
     for (let index = 0; index < any.length && held === 0; index++) held = any[index](world);
     return held;

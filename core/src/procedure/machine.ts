@@ -36,6 +36,8 @@ export interface Way {
   readonly open?: readonly ReadonlySet<string>[];
   /** Is shown every world that ends well; worlds that are alike are not taken together then. */
   readonly visit?: (machine: Machine) => void;
+  /** Is told how every world ended that was not left out; worlds that are alike are not taken together then. */
+  readonly ended?: (machine: Machine, how: 'held' | 'outs' | 'failed') => void;
   /** Ends when so many worlds have ended well. */
   readonly most?: number;
   /** Chooses and shuffles by chance: one world, from the beginning to its end, each time it is run. */
@@ -238,7 +240,7 @@ export class Machine implements World {
       const next = this.keepPromise(choice, choice.promise, low, high, at);
       if (next !== undefined) return next;
     }
-    const key = this.way.visit ? undefined : this.met.keyOf(this, at);
+    const key = this.way.visit || this.way.ended ? undefined : this.met.keyOf(this, at);
     const before = key === undefined ? undefined : this.met.find(at, key);
     // Failures are listed one by one, until there are enough.
     if (before && (before[FAILED_AT] === 0 || this.failures.length === MOST_FAILURES)) {
@@ -367,6 +369,7 @@ export class Machine implements World {
       const path = ended === UNKNOWN ? this.program.claims[missed - 1] : this.program.paths[at];
       this.failures.push({ choices: this.choices, at: path, why: WHY[ended as keyof typeof WHY] });
     }
+    if (field !== LEFT_AT) this.way.ended?.(this, FIELD_NAMES[field]);
     if (ended !== HELD || !this.way.visit) return this.next();
     this.way.visit(this);
     return this.sums[this.depth * FIELDS + HELD_AT] === this.way.most ? DONE : this.next();
@@ -391,6 +394,9 @@ const grown = (row: Float64Array): Float64Array => {
   larger.set(row);
   return larger;
 };
+
+/** What the counted fields are called. */
+const FIELD_NAMES = ['held', 'outs', 'failed'] as const;
 
 const WHY = { [CLAIM]: 'claim', [CANNOT]: 'cannot be done', [UNKNOWN]: 'not known' } as const;
 

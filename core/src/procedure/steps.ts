@@ -28,6 +28,11 @@ export type Act = (world: World, rng: Rng) => boolean;
 
 /** A kind of step. To add one that moves cards: a row in `STEPS`. */
 export interface StepRule {
+  /**
+   * How it is said behind who does it: `{field}` stands for what is in it, what is between brackets is left out where
+   * its field is.
+   */
+  readonly says: string;
   readonly fields: Readonly<Record<string, StepSlot>>;
   /** Fields that may be left out. */
   readonly more?: Readonly<Record<string, StepSlot>>;
@@ -43,20 +48,23 @@ type PartsOf<Fields> = {
   readonly [Field in keyof Fields]: Fields[Field] extends StepSlot ? StepSlots[Fields[Field]] : never;
 };
 
+/** A step that does something to the table. */
 const moves = <
   Fields extends Readonly<Record<string, StepSlot>>,
   More extends Readonly<Record<string, StepSlot>>,
 >(
+  says: string,
   fields: Fields,
   act: (parts: PartsOf<Fields> & Partial<PartsOf<More>>) => Act,
   rest: Pick<StepRule, 'chance' | 'apart'> & { readonly more?: More } = {},
 ): StepRule =>
   // Who calls it hands over what its fields ask for.
-  ({ fields, act: act as unknown as StepRule['act'], ...rest });
+  ({ says, fields, act: act as unknown as StepRule['act'], ...rest });
 
 /** A step that lifts or deals. */
-const carry = (dealt: boolean): StepRule =>
+const carry = (says: string, dealt: boolean): StepRule =>
   moves(
+    says,
     { count: 'number', from: 'packet', onto: 'packet' },
     ({ count, from, onto }) =>
       (world) => {
@@ -69,16 +77,20 @@ const carry = (dealt: boolean): StepRule =>
   );
 
 /** A weave or its reverse. */
-const weaving = (placeBefore: (place: number, size: number, kind: WeaveKind) => number): StepRule =>
-  moves({ packet: 'packet', kind: 'weave' }, ({ packet, kind }) => ({ table }) => {
+const weaving = (
+  says: string,
+  placeBefore: (place: number, size: number, kind: WeaveKind) => number,
+): StepRule =>
+  moves(says, { packet: 'packet', kind: 'weave' }, ({ packet, kind }) => ({ table }) => {
     if (table.sizes[packet] < 2) return false;
     table.arrange(packet, (index, size) => placeBefore(index + 1, size, kind) - 1);
     return true;
   });
 
 /** A shuffle by chance of what is not kept at the top and the face. */
-const shuffling = (arrange: (rng: Rng, size: number) => Arrangement): StepRule =>
+const shuffling = (says: string, arrange: (rng: Rng, size: number) => Arrangement): StepRule =>
   moves(
+    `${says} {packet}[ {times} times][, keeping {keep top} on top][, keeping {keep face} at the face]`,
     { packet: 'packet' },
     ({ packet, times, 'keep top': top, 'keep face': face }) =>
       (world, rng) => {
@@ -102,19 +114,30 @@ const isPlace = (world: World, packet: number, place: number): boolean =>
 /** Every kind of step: what belongs to it, and what it does to the table. */
 export const STEPS: Readonly<Record<StepKind, StepRule>> = {
   choose: {
+    says: 'choose {name}, from {from} to {to}',
     fields: { name: 'name', from: 'number', to: 'number' },
     more: { told: 'flag', likely: 'likely' },
   },
-  'choose one': { fields: { name: 'name', of: 'options' }, more: { told: 'flag', likely: 'likely' } },
-  cut: moves({ packet: 'packet', count: 'number' }, ({ packet, count }) => (world) => {
-    const cards = count(world);
-    if (cards < 0 || cards > world.table.sizes[packet]) return false;
-    world.table.cut(packet, cards);
-    return true;
-  }),
-  lift: carry(false),
-  deal: carry(true),
+  'choose one': {
+    says: 'choose one way: {name}',
+    fields: { name: 'name', of: 'options' },
+    more: { told: 'flag', likely: 'likely' },
+  },
+  cut: moves(
+    'cut {count} cards of {packet} to its bottom',
+    { packet: 'packet', count: 'number' },
+    ({ packet, count }) =>
+      (world) => {
+        const cards = count(world);
+        if (cards < 0 || cards > world.table.sizes[packet]) return false;
+        world.table.cut(packet, cards);
+        return true;
+      },
+  ),
+  lift: carry('lift {count} cards from {from} onto {onto}', false),
+  deal: carry('deal {count} cards from {from} onto {onto}', true),
   'deal round': moves(
+    'deal [{count} cards of ]{from} round onto {onto|, }',
     { from: 'packet', onto: 'packets' },
     ({ from, onto, count }) =>
       (world) => {
@@ -127,6 +150,7 @@ export const STEPS: Readonly<Record<StepKind, StepRule>> = {
     { more: { count: 'number' }, apart: ['from', 'onto'] },
   ),
   put: moves(
+    'put {packet} {where} {other}',
     { packet: 'packet', where: 'where', other: 'packet' },
     ({ packet, where, other }) =>
       ({ table }) => {
@@ -136,17 +160,23 @@ export const STEPS: Readonly<Record<StepKind, StepRule>> = {
       },
     { apart: ['packet', 'other'] },
   ),
-  turn: moves({ packet: 'packet' }, ({ packet }) => ({ table }) => {
+  turn: moves('turn {packet} over', { packet: 'packet' }, ({ packet }) => ({ table }) => {
     table.turn(packet);
     return true;
   }),
-  'turn card': moves({ packet: 'packet', place: 'number' }, ({ packet, place }) => (world) => {
-    const at = place(world);
-    if (!isPlace(world, packet, at)) return false;
-    world.table.turnCard(packet, at);
-    return true;
-  }),
+  'turn card': moves(
+    'turn the card at {place} of {packet} over',
+    { packet: 'packet', place: 'number' },
+    ({ packet, place }) =>
+      (world) => {
+        const at = place(world);
+        if (!isPlace(world, packet, at)) return false;
+        world.table.turnCard(packet, at);
+        return true;
+      },
+  ),
   take: moves(
+    'take the card at {place} of {from} onto {onto}',
     { place: 'number', from: 'packet', onto: 'packet' },
     ({ place, from, onto }) =>
       (world) => {
@@ -158,6 +188,7 @@ export const STEPS: Readonly<Record<StepKind, StepRule>> = {
     { apart: ['from', 'onto'] },
   ),
   insert: moves(
+    'put the top card of {packet} into {into}, to lie at {place}',
     { packet: 'packet', into: 'packet', place: 'number' },
     ({ packet, into, place }) =>
       (world) => {
@@ -169,19 +200,23 @@ export const STEPS: Readonly<Record<StepKind, StepRule>> = {
       },
     { apart: ['packet', 'into'] },
   ),
-  weave: weaving(placeUnwoven),
-  unweave: weaving(placeWoven),
-  riffle: shuffling(arrangeRiffle),
-  overhand: shuffling((rng, size) => arrangeOverhand(rng, size, CHOP)),
-  mix: shuffling((rng, size) => shuffled([...Array(size).keys()], rng)),
-  see: { fields: { what: 'value', name: 'name' } },
-  'work out': { fields: { name: 'name', what: 'value' } },
-  if: { fields: { that: 'condition', then: 'steps' }, more: { otherwise: 'steps' } },
-  repeat: { fields: { steps: 'steps' }, more: { times: 'number', while: 'condition', most: 'rounds' } },
-  require: { fields: { that: 'condition' }, more: { words: 'text' } },
-  claim: { fields: { that: 'condition' }, more: { words: 'text' } },
-  'claim known': { fields: { what: 'value' }, more: { words: 'text' } },
-  out: { fields: { words: 'text' } },
+  weave: weaving('weave {packet}, an {kind} weave', placeUnwoven),
+  unweave: weaving('take an {kind} weave of {packet} back', placeWoven),
+  riffle: shuffling('riffle', arrangeRiffle),
+  overhand: shuffling('shuffle overhand', (rng, size) => arrangeOverhand(rng, size, CHOP)),
+  mix: shuffling('mix', (rng, size) => shuffled([...Array(size).keys()], rng)),
+  see: { says: 'see {what}, and call it {name}', fields: { what: 'value', name: 'name' } },
+  'work out': { says: 'work out {name}: {what}', fields: { name: 'name', what: 'value' } },
+  if: { says: 'if {that}', fields: { that: 'condition', then: 'steps' }, more: { otherwise: 'steps' } },
+  repeat: {
+    says: 'repeat[ {times} times][ while {while}]',
+    fields: { steps: 'steps' },
+    more: { times: 'number', while: 'condition', most: 'rounds' },
+  },
+  require: { says: 'they were asked so that {that}', fields: { that: 'condition' }, more: { words: 'text' } },
+  claim: { says: 'it must be so that {that}', fields: { that: 'condition' }, more: { words: 'text' } },
+  'claim known': { says: 'you must know {what}', fields: { what: 'value' }, more: { words: 'text' } },
+  out: { says: 'out: {words}', fields: { words: 'text' } },
 };
 
 /** By kind of step: its fields, those that may be left out too, and what stands in each. */

@@ -175,8 +175,8 @@ export class Table {
     const above = base + counts[from];
     let end = onto * ROOM + counts[onto];
     // From the top down: how many runs go, and the last of them perhaps in part.
-    let index = above;
-    let left = count;
+    let index = count === sizes[from] ? base : above;
+    let left = index === base ? 0 : count;
     while (left > 0) {
       const length = lengthOf(runs[--index]);
       if (length > left) break;
@@ -336,6 +336,11 @@ export class Table {
     const before = this.written.slice(0, size);
     for (let index = 0; index < size; index++) this.written[index] = before[from(index, size)];
     this.lay(packet, size);
+  }
+
+  /** The top card of a packet that has one. */
+  top(packet: number): Card {
+    return this.row[startOf(this.runs[packet * ROOM + this.counts[packet] - 1])] & 127;
   }
 
   /** The card at a place (1 to size), whichever side it shows. */

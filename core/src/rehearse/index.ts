@@ -1,3 +1,4 @@
+export { type Case, type Cases, casesOf, type End, MOST_CASES } from './cases';
 export { ESTIMATE, estimate, type EstimateArgs, type Estimated } from './estimate';
 export {
   type Chances,
@@ -10,4 +11,7 @@ export {
   weigh,
   WEIGHT,
 } from './prove';
+export { plainRule } from './plainRule';
 export { readProcedure } from './readProcedure';
+export { sayExpression, sayStep, sayWho, type SentencePart, stepSentence } from './sentence';
+export { type Range, widestRange, type Widest } from './widestRange';

@@ -1,0 +1,54 @@
+import { Machine } from '../procedure/machine';
+import { Procedure } from '../procedure/procedure';
+import { compile } from '../procedure/program';
+import { openSights } from './prove';
+
+/** How a case ended. */
+export type End = 'held' | 'outs' | 'failed';
+
+/** One combination of choices and how it ended. */
+export interface Case {
+  readonly values: readonly number[];
+  readonly end: End;
+}
+
+/** Every case of a procedure in which the same things are chosen in every world. */
+export interface Cases {
+  /** What is chosen, in the order in which it is. */
+  readonly names: readonly string[];
+  readonly cases: readonly Case[];
+}
+
+/** More cases than this are not listed. */
+export const MOST_CASES = 200_000;
+
+/**
+ * All cases one by one, to be drawn and described.
+ *
+ * @param procedure one that `readProcedure` found right, without chance.
+ * @param budget how many steps may be done.
+ * @returns undefined where there are too many, or where not the same things are chosen in all of them.
+ */
+export const casesOf = (procedure: Procedure, budget = 20_000_000): Cases | undefined => {
+  const program = compile(procedure);
+  const first = new Machine(program);
+  if (program.claims.length > 0 && !first.run(budget)) return undefined;
+  const cases: Case[] = [];
+  const seen = { names: [] as readonly string[], alike: true };
+  const machine = new Machine(program, {
+    open: program.claims.length > 0 ? openSights(first) : undefined,
+    ended: ({ choices }, end) => {
+      const chosen = choices.map(([name]) => name);
+      // A world that failed before all was chosen lacks the rest.
+      if (chosen.length > seen.names.length) seen.names = chosen;
+      seen.alike &&= cases.length < MOST_CASES && chosen.every((name, index) => seen.names[index] === name);
+      if (seen.alike) cases.push({ values: choices.map(([, value]) => value), end });
+    },
+  });
+  // Stopped now and then, so that what cannot be listed is not run to its end.
+  while (seen.alike && !machine.run(machine.steps + 100_000))
+    if (machine.full || machine.steps >= budget) return undefined;
+  return seen.alike && new Set(seen.names).size === seen.names.length
+    ? { names: seen.names, cases }
+    : undefined;
+};

@@ -1,0 +1,81 @@
+import { FORMS } from '../procedure/forms';
+import { Step } from '../procedure/procedure';
+import { STEPS } from '../procedure/steps';
+import { sayExpression, sayStep, stepSentence } from './sentence';
+
+test.each<[Step, string]>([
+  [
+    { do: 'choose', name: 'cut', from: 1, to: { 'size of': 'pack' } },
+    'they choose cut, from 1 to the size of pack',
+  ],
+  [{ do: 'choose one', name: 'way', of: [] }, 'they choose one way: way'],
+  [{ do: 'cut', packet: 'pack', count: 'cut', by: 'helper' }, 'they cut cut cards of pack to its bottom'],
+  [{ do: 'lift', count: 9, from: 'pack', onto: 'hand' }, 'you lift 9 cards from pack onto hand'],
+  [{ do: 'deal round', from: 'pack', onto: ['a', 'b'] }, 'you deal pack round onto a, b'],
+  [
+    { do: 'deal round', from: 'pack', onto: ['a', 'b'], count: 7 },
+    'you deal 7 cards of pack round onto a, b',
+  ],
+  [{ do: 'put', packet: 'hand', where: 'under', other: 'pack' }, 'you put hand under pack'],
+  [{ do: 'unweave', packet: 'pack', kind: 'in' }, 'you take an in weave of pack back'],
+  [{ do: 'riffle', packet: 'pack', by: 'helper' }, 'they riffle pack'],
+  [
+    { do: 'mix', packet: 'pack', times: 2, 'keep face': 3, by: 'helper' },
+    'they mix pack 2 times, keeping 3 at the face',
+  ],
+  [
+    { do: 'see', what: { 'top of': 'hand' }, name: 'seen', by: 'all' },
+    'all see the top card of hand, and call it seen',
+  ],
+  [
+    { do: 'work out', name: 'k', what: { difference: ['a', { sum: ['b', -1] }] } },
+    'you work out k: a − (b + −1)',
+  ],
+  [
+    { do: 'if', that: { any: [{ less: ['k', 5] }, { equal: ['c', { card: 'TD' }] }] }, then: [] },
+    'if k is under 5 or c is 10♦',
+  ],
+  [
+    { do: 'repeat', while: { not: { all: [{ less: [1, 2] }, { 'at most': ['k', 24] }] } }, steps: [] },
+    'repeat while not so: 1 is under 2 and k is at most 24',
+  ],
+  [{ do: 'repeat', times: 4, steps: [] }, 'repeat 4 times'],
+  [{ do: 'require', that: { less: [1, 'k'] } }, 'they were asked so that 1 is under k'],
+  [
+    {
+      do: 'claim',
+      that: {
+        equal: [
+          { 'stack number of': { 'mate of': 'c' }, in: 'home' },
+          { around: [{ product: [2, 'k'] }, 52] },
+        ],
+      },
+    },
+    'it must be so that the stack number of the mate of c in home is ((2 × k) counted round 52)',
+  ],
+  [{ do: 'claim known', what: 'c' }, 'you must know c'],
+  [{ do: 'out', words: 'Show the card alone.' }, 'out: Show the card alone.'],
+])('%j', (step, says) => {
+  expect(sayStep(step)).toBe(says);
+});
+
+test('what is not written yet shows as dots, and each field can be told from the words', () => {
+  expect(sayExpression(undefined)).toBe('…');
+  expect(sayExpression({ sum: ['a', null] })).toBe('a + …');
+  expect(sayStep({ do: 'lift', from: 'pack' } as unknown as Step)).toBe('you lift … cards from pack onto …');
+  const parts = stepSentence({ do: 'lift', count: 9, from: 'pack', onto: 'hand' });
+  expect(parts.flatMap((part) => ('field' in part ? [[part.field, part.slot, part.text]] : []))).toEqual([
+    ['count', 'number', '9'],
+    ['from', 'packet', 'pack'],
+    ['onto', 'packet', 'hand'],
+  ]);
+});
+
+test('every form and every step says all that belongs to it', () => {
+  const said = (says: string): string[] => [...says.matchAll(/\{([^}|]+)/g)].map(([, field]) => field);
+  for (const { says, fields } of FORMS) expect(said(says)).toEqual(Object.keys(fields));
+  for (const { says, fields } of Object.values(STEPS)) {
+    const shown = Object.keys(fields).filter((field) => !['steps', 'then', 'of'].includes(field));
+    expect([says, shown.filter((field) => !said(says).includes(field))]).toEqual([says, []]);
+  }
+});
