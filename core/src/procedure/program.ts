@@ -179,7 +179,8 @@ class Compiler {
     this.packets = [...new Set([...Object.keys(procedure.packets ?? {}), ...packetsOf(procedure.steps)])];
     this.names = [...new Set(namesIn(procedure.steps))];
     this.givens = procedure.givens ?? {};
-    this.start = this.packets.map((name) => laidOut(procedure.packets?.[name] ?? [], this.givens) ?? []);
+    const laid = new Map(Object.entries(procedure.packets ?? {}));
+    this.start = this.packets.map((name) => laidOut(laid.get(name) ?? [], this.givens) ?? []);
     for (const [name, order] of Object.entries(procedure.orders ?? {})) this.stacks.set(name, stackOf(order));
   }
 

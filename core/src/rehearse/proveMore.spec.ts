@@ -119,6 +119,28 @@ test('a proof as a job tells how far it is, and stops when it is told to', () =>
   expect(finish(job).complete).toBe(true);
 });
 
+test('any text may be a name, also what JavaScript has a meaning for', () => {
+  const names = ['constructor', '__proto__', 'toString', 'hasOwnProperty'];
+  for (const name of names) {
+    const odd = read(
+      JSON.parse(
+        JSON.stringify({
+          name,
+          steps: [
+            { do: 'choose', name: 'n', from: 1, to: 2 },
+            { do: 'put', packet: 'PACKET', where: 'on', other: 'other' },
+            { do: 'work out', name: 'NAME', what: { 'size of': 'PACKET' } },
+            { do: 'claim', that: { equal: ['NAME', 0] } },
+          ],
+        })
+          .replaceAll('PACKET', name)
+          .replaceAll('NAME', name),
+      ),
+    );
+    expect([name, prove(odd).held]).toEqual([name, 2]);
+  }
+});
+
 test('chances that nothing weighs, and worlds that are all left out, are undefined', () => {
   const none = read({
     name: 'none',

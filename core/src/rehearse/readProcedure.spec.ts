@@ -64,6 +64,8 @@ describe('what is wrong is told with its step', () => {
     [[choose, cut('n', 'performer')], 'Step 2', /does not know “n”/],
     [[cut('n')], 'Step 1', /“n” is not given/],
     [[choose, cut('n', 'somebody')], 'Step 2', /helper, the performer/],
+    [[{ ...choose, caution: 3 }], 'Step 1', /caution/],
+    [[{ ...choose, says: { lay: 3 } }], 'Step 1', /says/],
     [[cut(1.5)], 'Step 1', /not whole/],
     [[cut(2 ** 40)], 'Step 1', /too large/],
     [[cut(undefined)], 'Step 1', /missing/],

@@ -143,6 +143,8 @@ class Reading {
     const { by } = value;
     if (by !== undefined && by !== 'helper' && by !== 'performer' && by !== 'all')
       return missing('by', 'Name the helper, the performer or all.');
+    for (const field of ['note', 'caution'])
+      if (value[field] !== undefined && !isText(value[field])) return missing(field, 'Write it as a text.');
     const said = value['says'];
     if (
       said !== undefined &&
