@@ -15,3 +15,4 @@ export { plainRule } from './plainRule';
 export { readProcedure } from './readProcedure';
 export { sayExpression, sayStep, sayWho, type SentencePart, stepSentence } from './sentence';
 export { type Range, widestRange, type Widest } from './widestRange';
+export { WORKED, type Worked } from './worked/worked';

@@ -29,6 +29,9 @@ test.each<[(a: number, b: number) => boolean, string | undefined, 'deeper' | 'an
   [(a) => a % 2 === 1, 'first is odd', 'any'],
   [(a, b) => a === b, 'second is the same as first', 'any'],
   [(a, b) => b === a + 1, 'second is one more than first', 'deeper'],
+  [(a, b) => b < a, 'second is less than first', 'any'],
+  [(a, b) => b >= a, 'second is no less than first', 'any'],
+  [(a, b) => b - a < -3, 'second less first is −4 or less', 'any'],
   [(a, b) => b === a - 2, 'second is two less than first', 'any'],
   [(a, b) => b - a < 3 || b - a > 7, 'second less first is under 3 or over 7', 'deeper'],
   [(a, b) => a + b === 9, 'first and second together is 9', 'any'],
@@ -46,9 +49,17 @@ const holds = (words: string, first: number, second: number): boolean => {
   const both = words.split(/ and (?=first is|second is|second less|first and second)/);
   if (both.length > 1) return both.every((each) => holds(each, first, second));
   const subject = /^(.*?) is /.exec(words)?.[1] ?? '';
-  const says = words.slice(subject.length + 4);
+  const says = words.slice(subject.length + 4).replaceAll('−', '-');
   const counts = ['zero', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'];
   if (says.startsWith('the same')) return second === first;
+  const compared = /^(no more|less|no less|more) than first$/.exec(says)?.[1];
+  if (compared)
+    return {
+      'no more': second <= first,
+      less: second < first,
+      'no less': second >= first,
+      more: second > first,
+    }[compared as 'less'];
   const by = /^(\S+) (more|less) than first$/.exec(says);
   if (by) {
     const count = counts.includes(by[1]) ? counts.indexOf(by[1]) : Number(by[1]);

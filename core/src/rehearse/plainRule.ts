@@ -7,7 +7,12 @@ interface Feature {
   of(values: readonly number[]): number | undefined;
   /** How it is said that it is one value, where there is a plainer way. */
   is?(value: number): string | undefined;
+  /** The same for a value or less, and for a value or more. */
+  most?(value: number): string | undefined;
+  least?(value: number): string | undefined;
 }
+
+const show = (value: number): string => (value < 0 ? `−${-value}` : value.toString());
 
 const COUNTS = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'];
 const count = (value: number): string => (value <= 10 ? COUNTS[value] : value.toString());
@@ -24,6 +29,18 @@ const difference = (names: readonly string[], one: number, other: number): Featu
     value === 0
       ? `${names[other]} is the same as ${names[one]}`
       : `${names[other]} is ${count(Math.abs(value))} ${value > 0 ? 'more' : 'less'} than ${names[one]}`,
+  most: (value) =>
+    value === 0
+      ? `${names[other]} is no more than ${names[one]}`
+      : value === -1
+        ? `${names[other]} is less than ${names[one]}`
+        : undefined,
+  least: (value) =>
+    value === 0
+      ? `${names[other]} is no less than ${names[one]}`
+      : value === 1
+        ? `${names[other]} is more than ${names[one]}`
+        : undefined,
 });
 
 const sum = (names: readonly string[], one: number, other: number): Feature => ({
@@ -78,22 +95,23 @@ const say = ({ feature, all }: Values, values: ReadonlySet<number>): string | un
   const named = all.filter((value) => values.has(value));
   if (named.length === 0 || named.length === all.length) return undefined;
   const [first, last] = [named[0], named[named.length - 1]];
-  if (named.length === 1) return feature.is?.(first) ?? `${feature.subject} is ${first}`;
+  if (named.length === 1) return feature.is?.(first) ?? `${feature.subject} is ${show(first)}`;
   if (all.length === 2) return undefined;
   const [from, to] = [all.indexOf(first), all.indexOf(last)];
   const { subject } = feature;
   if (to - from + 1 === named.length) {
-    if (from === 0) return `${subject} is ${last} or less`;
-    return to === all.length - 1 ? `${subject} is ${first} or more` : `${subject} is ${first} to ${last}`;
+    if (from === 0) return feature.most?.(last) ?? `${subject} is ${show(last)} or less`;
+    if (to === all.length - 1) return feature.least?.(first) ?? `${subject} is ${show(first)} or more`;
+    return `${subject} is ${show(first)} to ${show(last)}`;
   }
   const others = all.filter((value) => !values.has(value));
   const [low, high] = [all.indexOf(others[0]), all.indexOf(others[others.length - 1])];
   if (high - low + 1 === others.length)
     return others.length === 1
-      ? `${subject} is not ${others[0]}`
-      : `${subject} is under ${others[0]} or over ${others[others.length - 1]}`;
+      ? `${subject} is not ${show(others[0])}`
+      : `${subject} is under ${show(others[0])} or over ${show(others[others.length - 1])}`;
   if (named.length > MOST_NAMED) return undefined;
-  return `${subject} is ${named.slice(0, -1).join(', ')} or ${last}`;
+  return `${subject} is ${named.slice(0, -1).map(show).join(', ')} or ${show(last)}`;
 };
 
 /**

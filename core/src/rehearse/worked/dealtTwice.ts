@@ -1,0 +1,45 @@
+import { Procedure } from '../../procedure/procedure';
+import type { Worked } from './worked';
+
+const dealtTwice = (name: string, least: number, note: string): Procedure => ({
+  name,
+  needs: 'Twenty cards with two queens of hearts among them.',
+  'set-up': 'One queen on top of the packet, the other in an envelope.',
+  reset: 'Put the queen back on top.',
+  note,
+  packets: { packet: ['QH', { indifferent: 19 }], envelope: ['QH*'] },
+  steps: [
+    {
+      ...{ do: 'choose', name: 'number', from: least, to: 20, told: true, likely: { around: 11, within: 4 } },
+      says: 'Name a number, up to how many there are.',
+    },
+    { do: 'deal', count: 'number', from: 'packet', onto: 'table', by: 'helper' },
+    { do: 'put', packet: 'table', where: 'on', other: 'packet', by: 'helper' },
+    { do: 'deal', count: 'number', from: 'packet', onto: 'table', by: 'helper' },
+    {
+      do: 'claim',
+      that: {
+        all: [
+          { equal: [{ 'rank of': { 'top of': 'table' } }, { 'rank of': { 'top of': 'envelope' } }] },
+          { equal: [{ 'suit of': { 'top of': 'table' } }, { 'suit of': { 'top of': 'envelope' } }] },
+        ],
+      },
+      words: 'The card that they end on looks like the one in the envelope.',
+    },
+  ],
+});
+
+export const DEALT_TWICE_FROM_NONE: Worked = {
+  procedure: dealtTwice(
+    'Dealt back and dealt again, from none',
+    0,
+    'Meant to fail: whoever names nought deals no card, and there is none to turn over.',
+  ),
+  proof: { held: 20, outs: 0, failed: 1 },
+  fails: { when: 'number is 0', mended: 'Dealt back and dealt again' },
+};
+
+export const DEALT_TWICE: Worked = {
+  procedure: dealtTwice('Dealt back and dealt again', 1, 'Holds for every number from 1 to 20.'),
+  proof: { held: 20, outs: 0, failed: 0 },
+};

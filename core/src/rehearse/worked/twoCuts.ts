@@ -1,0 +1,69 @@
+import { Step } from '../../procedure/procedure';
+import { LEARNT } from './cards';
+import type { Worked } from './worked';
+
+const cutAndTurn = (count: string, seen: string): readonly Step[] => [
+  { do: 'lift', count, from: 'pack', onto: 'hand', by: 'helper' },
+  { do: 'turn', packet: 'hand', by: 'helper' },
+  { do: 'see', what: { 'top of': 'hand' }, name: seen },
+  { do: 'put', packet: 'hand', where: 'on', other: 'pack', by: 'helper' },
+];
+
+/** Which card of the packet stands for which number: the top one for 5. */
+const NUMBERED = [...LEARNT.slice(0, 20)];
+
+export const TWO_CUTS: Worked = {
+  procedure: {
+    name: 'Two cuts and a packet of numbers',
+    needs: 'A pack in the order that you know, and twenty cards that stand for the numbers 5 to 24.',
+    'set-up': 'The pack from its top, whichever way it is turned. The twenty cards in their order, 5 on top.',
+    reset: 'Turn what lies face up over as one packet and put it back on top.',
+    note: 'Holds where the second cut is 5 to 24 cards deeper than the first; nearer or deeper is an out.',
+    packets: { pack: LEARNT, numbers: NUMBERED },
+    orders: { home: LEARNT, numbers: NUMBERED },
+    steps: [
+      {
+        ...{ do: 'choose', name: 'first cut', from: 1, to: 50, likely: { around: 12, within: 4 } },
+        says: { lay: 'Cut off a small packet and turn it over.' },
+      },
+      ...cutAndTurn('first cut', 'first seen'),
+      {
+        ...{ do: 'choose', name: 'second cut', from: { sum: ['first cut', 1] }, to: 51 },
+        ...{ likely: { around: 27, within: 6 }, says: 'Now cut deeper, and turn that over too.' },
+      },
+      ...cutAndTurn('second cut', 'second seen'),
+      {
+        do: 'work out',
+        name: 'difference',
+        what: {
+          difference: [
+            { 'stack number of': 'second seen', in: 'home' },
+            { 'stack number of': 'first seen', in: 'home' },
+          ],
+        },
+      },
+      {
+        do: 'if',
+        that: { any: [{ less: ['difference', 5] }, { less: [24, 'difference'] }] },
+        then: [{ do: 'out', words: 'Show the card alone.' }],
+      },
+      { do: 'take', place: { difference: ['difference', 4] }, from: 'numbers', onto: 'shown' },
+      {
+        do: 'claim',
+        that: {
+          equal: [
+            { sum: [{ 'stack number of': { 'top of': 'shown' }, in: 'numbers' }, 4] },
+            { 'face up in': 'pack' },
+          ],
+        },
+        words: 'The number taken is how many cards lie face up.',
+      },
+      {
+        do: 'claim',
+        that: { equal: [{ 'card at': { sum: ['difference', 1] }, of: 'pack' }, { card: LEARNT[0] }] },
+        words: 'The first card that lies face down was the top card.',
+      },
+    ],
+  },
+  proof: { held: 730, outs: 545, failed: 0 },
+};
