@@ -60,7 +60,7 @@ test('every rotating order is worked out by a shift of suits and by anchors, eac
       expect(names.some((name) => name.startsWith('anchors A'))).toBe(true);
       isRight(order);
     }),
-    { numRuns: 60 },
+    { numRuns: 30 },
   );
 });
 

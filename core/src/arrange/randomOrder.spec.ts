@@ -35,7 +35,7 @@ const strictest: Conditions = { ranksApart: true, suitsApart: true, colourRun: 1
 
 test('the three strictest conditions together are met, by exchanges and where those come to no end', () => {
   // Exchanges alone give up for 54 and 65.
-  for (const seed of [1, 2, 3, 4, 5, 6, 7, 8, 54, 65]) {
+  for (const seed of [1, 2, 3, 4, 54, 65]) {
     const outcome = randomOrder(numberOrder(), strictest, seededRng(seed));
     if (!outcome.ok) throw new Error(`seed ${seed}`);
     expect([faults(outcome.order, strictest), new Set(outcome.order).size]).toEqual([0, 52]);

@@ -47,7 +47,7 @@ test('cards dealt freely: as many ways as adding up gives, taken together where 
   const ways = [1];
   for (let count = 1; count <= 26; count++)
     ways.push([1, 2, 3, 4].reduce((sum, block) => sum + (block <= count ? 2 * ways[count - block] : 0), 0));
-  for (const count of [3, 5, 8, 20, 26]) {
+  for (const count of [3, 5, 8, 26]) {
     const { cases, held, failed, complete } = prove(freely(count, [queenLeft]));
     // Left and right are alike.
     expect([count, complete, cases, held, failed]).toEqual([

@@ -170,7 +170,8 @@ test('on a turned pack the bank is where it lies, or is refused where it goes ro
     const now = cut(home, offset);
     const places = hearts.map((each) => placeOf(now, each) ?? 0);
     const wraps = Math.max(...places) - Math.min(...places) > 12;
-    for (let size = 1; size < 52; size++) {
+    // Every other size in every turn: each size comes with every other turn.
+    for (let size = 1 + (offset % 2); size < 52; size += 2) {
       const outcome = reckonBankPacket(now, bank, size);
       if (wraps) {
         expect(refused(outcome)).toContain('goes on at the top');
@@ -278,7 +279,7 @@ test('the composed card of the worked examples, and of every cut', () => {
 
 test('neighbours to missing cards: every gap of one or two in every turn, as enumeration has it', () => {
   for (const order of [tidemark, mirrored])
-    for (let turn = 0; turn < 52; turn += 7) {
+    for (let turn = 0; turn < 52; turn += 13) {
       const now = cut(order, turn);
       for (const count of [1, 2] as const)
         for (let place = 2; place + count <= 52; place++) {
