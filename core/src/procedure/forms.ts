@@ -8,7 +8,7 @@ export type Kind = 'number' | 'card';
 /** Instead of a value, where there is none: the step cannot be done. Below every number that a name can hold. */
 export const NONE = -(2 ** 30);
 /** Numbers lie between this and its negative; what would be beyond cannot be worked out. */
-const LARGEST = 2 ** 30 - 1;
+export const LARGEST = 2 ** 30 - 2;
 
 /** What expressions are read from: the table, and the values of names by their index. */
 export interface World {
@@ -93,8 +93,13 @@ const holds = (
   });
 
 /** Several numbers, taken together two by two. */
-const together = (field: string, says: string, join: (a: number, b: number) => number): Form =>
-  form('number', says, { [field]: 'numbers' }, ({ [field]: [first, ...others] }) => {
+const together = (
+  field: string,
+  says: string,
+  join: (a: number, b: number) => number,
+  slot: 'numbers' | 'twoNumbers' = 'numbers',
+): Form =>
+  form('number', says, { [field]: slot }, ({ [field]: [first, ...others] }) => {
     if (others.length === 1) {
       const [second] = others;
       return (world) => {
@@ -196,17 +201,7 @@ export const FORMS: readonly Form[] = [
       },
   ),
   together('sum', '{sum| + }', (a, b) => a + b),
-  form(
-    'number',
-    '{difference| − }',
-    { difference: 'twoNumbers' },
-    ({ difference: [first, second] }) =>
-      (world) => {
-        const a = first(world);
-        const b = second(world);
-        return a === NONE || b === NONE ? NONE : within(a - b);
-      },
-  ),
+  together('difference', '{difference| − }', (a, b) => a - b, 'twoNumbers'),
   together('product', '{product| × }', (a, b) => a * b),
   counting('remainder', 'the remainder of {remainder| by }', mod),
   counting('around', '{around| counted round }', (value, count) => mod(value - 1, count) + 1),

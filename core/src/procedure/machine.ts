@@ -3,7 +3,7 @@ import { NONE, World } from './forms';
 import { likelihoods } from './likely';
 import { liveValues } from './live';
 import { MetWorlds } from './metWorlds';
-import { Choice, Do, CANNOT, CLAIM, HELD, LEFT_OUT, OUT, Program, Promised, UNKNOWN, UNSET } from './program';
+import { CANNOT, Choice, CLAIM, Do, HELD, LEFT_OUT, OUT, Program, Promised, UNKNOWN, UNSET } from './program';
 import { Table, TableFull } from './table';
 import { Trail } from './trail';
 

@@ -1,9 +1,10 @@
 import { Card, isCard } from '../deck/card';
-import { Form, formOf, Kind, NONE, Reader, Slot, Stack } from './forms';
+import { Form, formOf, NONE, Reader, Slot, Stack } from './forms';
 import { cardNamed, laidOut } from './laid';
-import { byOf, Condition, Expression, Likely, MOST_ROUNDS, Option, Procedure, Step } from './procedure';
+import { Condition, Expression, Likely, MOST_ROUNDS, Option, Procedure, Step } from './procedure';
 import { Act, SLOTS, STEPS } from './steps';
 import { INDIFFERENT } from './table';
+import { knownNames, namesIn, namesRead, packetsOf } from './walk';
 
 /** How a world ends, or that it goes on elsewhere. Every instruction gives the next one's index, or one of these. */
 export const HELD = -1;
@@ -101,65 +102,6 @@ export interface Program {
   /** The paths of the steps that claim something to be known. */
   readonly claims: readonly string[];
 }
-
-/** Every name that is given by a step, in the order in which they come. */
-const namesIn = (steps: readonly Step[]): string[] =>
-  steps.flatMap((step) => [
-    ...('name' in step ? [step.name] : []),
-    ...insideOf(step).flatMap((inside) => namesIn(inside)),
-  ]);
-
-/** The steps inside a step, branch by branch. */
-export const insideOf = (step: Step): readonly (readonly Step[])[] => {
-  if (step.do === 'choose one') return step.of.map(({ steps }) => steps);
-  if (step.do === 'if') return [step.then, step.otherwise ?? []];
-  return step.do === 'repeat' ? [step.steps] : [];
-};
-
-/** The packets that a step names, in the order of its fields; those in expressions too. */
-const packetsIn = (value: object, slots: readonly (readonly [field: string, slot: string])[]): string[] =>
-  slots.flatMap(([field, slot]) => inSlot(slot, (value as Record<string, unknown>)[field]));
-
-const inSlot = (slot: string, value: unknown): string[] => {
-  if (value === undefined) return [];
-  if (slot === 'packet') return [value as string];
-  if (slot === 'packets') return value as string[];
-  if (Array.isArray(value) && slot !== 'options' && slot !== 'steps')
-    return value.flatMap((each) => inSlot('value', each));
-  if (typeof value !== 'object' || value === null || slot === 'likely') return [];
-  const form = formOf(value as Record<string, unknown>);
-  return form && slot !== 'options' && slot !== 'steps' ? packetsIn(value, Object.entries(form.fields)) : [];
-};
-
-const packetsOf = (steps: readonly Step[]): string[] =>
-  steps.flatMap((step) => [...packetsIn(step, SLOTS[step.do]), ...insideOf(step).flatMap(packetsOf)]);
-
-/** The names that an expression or condition reads. */
-export const namesRead = (value: unknown): string[] => {
-  if (typeof value === 'string') return [value];
-  if (typeof value !== 'object' || value === null) return [];
-  const fields = value as Record<string, unknown>;
-  const form = formOf(fields);
-  if (!form) return [];
-  return Object.entries(form.fields).flatMap(([field, slot]) =>
-    slot === 'packet' || slot === 'order' ? [] : [fields[field]].flat().flatMap(namesRead),
-  );
-};
-
-/** Who does a step that only the performer's knowledge is asked of. */
-const tells = (step: Step): boolean =>
-  step.do === 'choose' || step.do === 'choose one'
-    ? step.told === true || byOf(step) !== 'helper'
-    : step.do === 'see' || step.do === 'work out'
-      ? byOf(step) !== 'helper'
-      : false;
-
-/** The names that the performer knows. */
-export const knownNames = (steps: readonly Step[]): string[] =>
-  steps.flatMap((step) => [
-    ...('name' in step && tells(step) ? [step.name] : []),
-    ...insideOf(step).flatMap(knownNames),
-  ]);
 
 /** Writes a program, step by step. */
 class Compiler {
@@ -410,11 +352,10 @@ class Compiler {
       const index = this.names.indexOf(value);
       return ({ values }) => values[index];
     }
-    if ('card' in value) {
-      const card = cardNamed(value['card'] as string) ?? NONE;
-      return () => card;
-    }
-    return this.form(formOf(value) as Form, value);
+    const form = formOf(value);
+    if (form) return this.form(form, value);
+    const card = cardNamed(value['card'] as string) ?? NONE;
+    return () => card;
   }
 
   private form({ fields, read }: Form, value: Readonly<Record<string, unknown>>): Reader {
@@ -433,15 +374,6 @@ const stackOf = (order: readonly string[]): Stack => {
     if (isCard(card) && numbers[card] === 0) numbers[card] = index + 1;
   });
   return { numbers, cards };
-};
-
-/** The kind of an expression's value, names aside. */
-export const kindOf = (value: Expression): Kind | undefined => {
-  if (typeof value === 'number') return 'number';
-  if (typeof value === 'string') return undefined;
-  if ('card' in value) return 'card';
-  const gives = formOf(value)?.gives;
-  return gives === 'condition' ? undefined : gives;
 };
 
 /** Makes a procedure that `readProcedure` has found right ready to be run. */

@@ -4,7 +4,7 @@ import { arrangeOverhand, CHOP } from '../moves/overhand';
 import { arrangeRiffle } from '../moves/riffle';
 import { placeUnwoven, placeWoven, WeaveKind } from '../moves/weave';
 import { NONE, Slots, World } from './forms';
-import { StepKind } from './procedure';
+import { MOST_ROUNDS, StepKind } from './procedure';
 
 /** What may stand in a field of a step, beside what may stand in one of an expression. */
 interface StepSlots extends Slots {
@@ -96,7 +96,9 @@ const shuffling = (says: string, arrange: (rng: Rng, size: number) => Arrangemen
       (world, rng) => {
         const [rounds, above, below] = [times?.(world) ?? 1, top?.(world) ?? 0, face?.(world) ?? 0];
         const size = world.table.sizes[packet];
-        if (rounds < 0 || above < 0 || below < 0 || above + below > size) return false;
+        // As with a repeat: what goes on for ever cannot be done.
+        if (rounds < 0 || rounds > MOST_ROUNDS || above < 0 || below < 0 || above + below > size)
+          return false;
         for (let round = 0; round < rounds; round++) {
           const order = arrange(rng, size - above - below);
           world.table.arrange(packet, (index) =>

@@ -40,8 +40,9 @@ export const casesOf = (procedure: Procedure, budget = 20_000_000): Cases | unde
     ended: ({ choices }, end) => {
       const chosen = choices.map(([name]) => name);
       // A world that failed before all was chosen lacks the rest.
-      if (chosen.length > seen.names.length) seen.names = chosen;
-      seen.alike &&= cases.length < MOST_CASES && chosen.every((name, index) => seen.names[index] === name);
+      const [short, long] = chosen.length > seen.names.length ? [seen.names, chosen] : [chosen, seen.names];
+      seen.alike &&= cases.length < MOST_CASES && short.every((name, index) => long[index] === name);
+      seen.names = long;
       if (seen.alike) cases.push({ values: choices.map(([, value]) => value), end });
     },
   });

@@ -189,6 +189,9 @@ test('what is chosen differently from world to world has no list of cases', () =
     ],
   });
   expect(casesOf(read([way([choose('a', 3)], [choose('b', 3)])]))).toBeUndefined();
+  // Also where those that chose otherwise failed early.
+  const failing = { do: 'claim', that: { less: [1, 0] } };
+  expect(casesOf(read([way([choose('a', 3), failing], [choose('b', 3), choose('c', 2)])]))).toBeUndefined();
   expect(casesOf(read([choose('a', 1000), choose('b', 1000)]))).toBeUndefined();
   // Who fails before all is chosen has made only the first choices.
   const early = casesOf(read([choose('a', 3), { do: 'claim', that: { less: ['a', 3] } }, choose('b', 2)]));

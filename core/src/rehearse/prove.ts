@@ -1,10 +1,10 @@
 import { JobRule, runJob } from '../job/job';
 import { NONE } from '../procedure/forms';
-import { Failure, Machine, Counts, Way } from '../procedure/machine';
-import { Procedure } from '../procedure/procedure';
-import { compile, insideOf, Program } from '../procedure/program';
-import { Step } from '../procedure/procedure';
+import { Counts, Failure, Machine, Way } from '../procedure/machine';
+import { Procedure, Step } from '../procedure/procedure';
+import { compile, Program } from '../procedure/program';
 import { STEPS } from '../procedure/steps';
+import { insideOf } from '../procedure/walk';
 
 /** What came of every combination of choices. */
 export interface Proof extends Counts {

@@ -230,6 +230,17 @@ test('kept cards stay where they are in a shuffle, and no card is lost', () => {
   }
 });
 
+test('nobody shuffles for ever, and a field that means nothing changes nothing', () => {
+  const often = read({
+    name: '',
+    packets: { pack: ['AC', '2C'] },
+    steps: [{ do: 'riffle', packet: 'pack', times: 1_000_000_000 }],
+  });
+  expect(estimate(often, { seed: 1, worlds: 2 }).failed.share).toBe(1);
+  const sum = { sum: [1, 2], card: 'nothing' };
+  expect(prove(read({ name: '', steps: [{ do: 'claim', that: { equal: [sum, 3] } }] })).held).toBe(1);
+});
+
 test('a riffle is the model of odds: the top card stays on top as often as it says', () => {
   const riffled = read({
     name: 'riffled',

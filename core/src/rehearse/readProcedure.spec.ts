@@ -144,6 +144,12 @@ test('problems come in the order of the steps, each step once', () => {
   );
 });
 
+test('what is wrong in a step is told there, and not again wherever its name is used', () => {
+  const wrong = { do: 'see', what: { 'card at': 1.5, of: 'pack' }, name: 'c' };
+  const use = { do: 'claim', that: { equal: ['c', { card: '7D' }] } };
+  expect(problemsOf(procedure([wrong, use, use]))).toHaveLength(1);
+});
+
 test('the set-up is read: what the file is, givens, packets and orders', () => {
   const wheres = (more: Json): string[] => problemsOf(procedure([], more)).map((each) => each.split(': ')[0]);
   expect(wheres({ format: 'enumeron procedure', version: 1 })).toEqual([]);

@@ -1,9 +1,10 @@
 import { Problem } from '../deck/problem';
-import { Form, formOf, Kind, NONE, Slot } from '../procedure/forms';
+import { Form, formOf, Kind, LARGEST, Slot } from '../procedure/forms';
 import { cardNamed, laidOut } from '../procedure/laid';
 import { byOf, LaidPart, MOST_ROUNDS, Procedure, Step } from '../procedure/procedure';
 import { STEPS, StepSlot } from '../procedure/steps';
 import { MOST_CARDS } from '../procedure/table';
+import { givesKnown } from '../procedure/walk';
 
 /** What a file says it is. */
 export const FORMAT = 'enumeron procedure';
@@ -28,7 +29,7 @@ const isFields = (value: unknown): value is Fields =>
 const isName = (value: unknown): value is string =>
   typeof value === 'string' && value.trim() !== '' && value.length <= LONGEST_NAME;
 const isWhole = (value: unknown): value is number =>
-  typeof value === 'number' && Number.isInteger(value) && Math.abs(value) < -NONE;
+  typeof value === 'number' && Number.isInteger(value) && Math.abs(value) <= LARGEST;
 const isWeight = (value: unknown): value is number =>
   typeof value === 'number' && Number.isFinite(value) && value >= 0;
 
@@ -133,7 +134,9 @@ class Reading {
       return;
     }
     const step = value as unknown as Step;
-    const problem = this.parts(step, value) ?? this.given(step, value);
+    // What is wrong in it is told once: its name is given all the same.
+    const problems = [this.parts(step, value), this.given(step, value)];
+    const problem = problems.find((each) => each !== undefined);
     if (problem) note(problem);
     this.inside(step, path);
   }
@@ -289,11 +292,11 @@ class Reading {
 
   /** Notes the name that a step gives. */
   private given(step: Step, value: Fields): Found | undefined {
-    if (!('name' in STEPS[step.do].fields) || !('name' in step)) return undefined;
+    if (!('name' in STEPS[step.do].fields) || !('name' in step) || !isName(step.name)) return undefined;
     const { name } = step;
     if (Object.hasOwn(this.givens, name)) return found(`“${name}” is a given.`, 'Use another name.');
     const chosen = step.do === 'choose' || step.do === 'choose one';
-    const known = byOf(step) !== 'helper' || (chosen && value['told'] === true);
+    const known = givesKnown(step);
     const kind = chosen ? 'number' : this.expression(value['what'], 'value').kind;
     const before = this.names.get(name);
     this.scope = new Set([...this.scope, name]);

@@ -14,6 +14,21 @@ const onto = (heap: string, index: number): { readonly words: string; readonly s
   ],
 });
 
+/** The card glimpsed is on top of the heap of which a name holds the number. */
+const topOf = (name: string, words: string): Step => ({
+  do: 'claim',
+  that: {
+    any: HEAPS.map((heap, index) => ({
+      all: [
+        { equal: [name, index + 1] },
+        { less: [0, { 'size of': heap }] },
+        { equal: [{ 'top of': heap }, 'glimpsed'] },
+      ],
+    })),
+  },
+  words,
+});
+
 /** In how many ways so many cards fall in blocks of up to three, each onto one of two heaps. */
 const ways = (cards: number): number =>
   cards === 0 ? 1 : [1, 2, 3].reduce((sum, block) => sum + (block <= cards ? 2 * ways(cards - block) : 0), 0);
@@ -50,36 +65,8 @@ export const DEALT_FREELY: Worked = {
       {
         do: 'if',
         that: { equal: ['pointed at', 'ended on'] },
-        then: [
-          {
-            do: 'claim',
-            that: {
-              any: HEAPS.map((heap, index) => ({
-                all: [
-                  { equal: ['pointed at', index + 1] },
-                  { less: [0, { 'size of': heap }] },
-                  { equal: [{ 'top of': heap }, 'glimpsed'] },
-                ],
-              })),
-            },
-            words: 'They keep the heap, and its top card is the one glimpsed.',
-          },
-        ],
-        otherwise: [
-          {
-            do: 'claim',
-            that: {
-              any: HEAPS.map((heap, index) => ({
-                all: [
-                  { equal: ['ended on', index + 1] },
-                  { less: [0, { 'size of': heap }] },
-                  { equal: [{ 'top of': heap }, 'glimpsed'] },
-                ],
-              })),
-            },
-            words: 'The heap goes away; the top card of the other is the one glimpsed.',
-          },
-        ],
+        then: [topOf('pointed at', 'They keep the heap, and its top card is the one glimpsed.')],
+        otherwise: [topOf('ended on', 'The heap goes away; the top card of the other is the one glimpsed.')],
       },
       {
         do: 'claim',

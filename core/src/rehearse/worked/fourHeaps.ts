@@ -46,6 +46,10 @@ export const FOUR_HEAPS: Worked = {
 };
 
 export const FOUR_HEAPS_ASKED: Worked = {
-  procedure: fourHeaps('Four heaps and their aces', 2, 'Holds where every heap has two cards or more.'),
+  procedure: fourHeaps(
+    'Four heaps and their aces',
+    2,
+    'Holds for 4 to 20 cards with the aces and 2 to 14 in each of the next two heaps.',
+  ),
   proof: { held: 17 * 13 * 13, outs: 0, failed: 0 },
 };

@@ -13,7 +13,7 @@ const turnedTwice = (name: string, asked: readonly Step[], note: string): Proced
   name,
   needs: 'Any pack of 52; you know its top card.',
   'set-up': 'The card that they shall come to lies on top.',
-  reset: 'Turn what lies face up over as one packet and put it back on top.',
+  reset: 'Turn the cards laid aside face down and put them under the pack: the card is on top again.',
   note,
   packets: { pack: LEARNT },
   steps: [

@@ -17,7 +17,8 @@ export const TWO_CUTS: Worked = {
     name: 'Two cuts and a packet of numbers',
     needs: 'A pack in the order that you know, and twenty cards that stand for the numbers 5 to 24.',
     'set-up': 'The pack from its top, whichever way it is turned. The twenty cards in their order, 5 on top.',
-    reset: 'Turn what lies face up over as one packet and put it back on top.',
+    reset:
+      'Turn what lies face up over as one packet and put it behind the first card seen. Put the number back.',
     note: 'Holds where the second cut is 5 to 24 cards deeper than the first; nearer or deeper is an out.',
     packets: { pack: LEARNT, numbers: NUMBERED },
     orders: { home: LEARNT, numbers: NUMBERED },

@@ -1,0 +1,62 @@
+import { formOf } from './forms';
+import { byOf, Step } from './procedure';
+import { SLOTS } from './steps';
+
+/** Every name that is given by a step, in the order in which they come. */
+export const namesIn = (steps: readonly Step[]): string[] =>
+  steps.flatMap((step) => [
+    ...('name' in step ? [step.name] : []),
+    ...insideOf(step).flatMap((inside) => namesIn(inside)),
+  ]);
+
+/** The steps inside a step, branch by branch. */
+export const insideOf = (step: Step): readonly (readonly Step[])[] => {
+  if (step.do === 'choose one') return step.of.map(({ steps }) => steps);
+  if (step.do === 'if') return [step.then, step.otherwise ?? []];
+  return step.do === 'repeat' ? [step.steps] : [];
+};
+
+/** The packets that a step names, in the order of its fields; those in expressions too. */
+const packetsIn = (value: object, slots: readonly (readonly [field: string, slot: string])[]): string[] =>
+  slots.flatMap(([field, slot]) => inSlot(slot, (value as Record<string, unknown>)[field]));
+
+const inSlot = (slot: string, value: unknown): string[] => {
+  if (value === undefined) return [];
+  if (slot === 'packet') return [value as string];
+  if (slot === 'packets') return value as string[];
+  if (Array.isArray(value) && slot !== 'options' && slot !== 'steps')
+    return value.flatMap((each) => inSlot('value', each));
+  if (typeof value !== 'object' || value === null || slot === 'likely') return [];
+  const form = formOf(value as Record<string, unknown>);
+  return form && slot !== 'options' && slot !== 'steps' ? packetsIn(value, Object.entries(form.fields)) : [];
+};
+
+export const packetsOf = (steps: readonly Step[]): string[] =>
+  steps.flatMap((step) => [...packetsIn(step, SLOTS[step.do]), ...insideOf(step).flatMap(packetsOf)]);
+
+/** The names that an expression or condition reads. */
+export const namesRead = (value: unknown): string[] => {
+  if (typeof value === 'string') return [value];
+  if (typeof value !== 'object' || value === null) return [];
+  const fields = value as Record<string, unknown>;
+  const form = formOf(fields);
+  if (!form) return [];
+  return Object.entries(form.fields).flatMap(([field, slot]) =>
+    slot === 'packet' || slot === 'order' ? [] : [fields[field]].flat().flatMap(namesRead),
+  );
+};
+
+/** Whether the performer knows what a step gives: they chose it or were told, saw it, or worked it out. */
+export const givesKnown = (step: Step): boolean =>
+  step.do === 'choose' || step.do === 'choose one'
+    ? step.told === true || byOf(step) !== 'helper'
+    : step.do === 'see' || step.do === 'work out'
+      ? byOf(step) !== 'helper'
+      : false;
+
+/** The names that the performer knows. */
+export const knownNames = (steps: readonly Step[]): string[] =>
+  steps.flatMap((step) => [
+    ...('name' in step && givesKnown(step) ? [step.name] : []),
+    ...insideOf(step).flatMap(knownNames),
+  ]);
