@@ -2,8 +2,11 @@ import { PROPERTIES } from './arrange/properties';
 import { RANDOM_ORDER } from './arrange/randomOrder';
 import { ROW } from './weave/rowSearch';
 import { SPREADS } from './arrange/spread';
+import { CURVE } from './rehearse/curve';
 import { ESTIMATE } from './rehearse/estimate';
+import { KNOWING } from './rehearse/knowing';
 import { PROOF, WEIGHT } from './rehearse/prove';
+import { STUDY } from './rehearse/study';
 import { FORECAST } from './learn/forecast';
 import { RESCHEDULE } from './learn/reschedule';
 import { POSSIBLE } from './reckon/facts/deduce';
@@ -14,10 +17,12 @@ import { PLACES } from './weave/planPlaces';
 
 /** Every long computation, by name. To add one: its file with its `JobRule`, and a row here. */
 export const JOBS = {
+  curve: CURVE,
   diagnosis: DIAGNOSIS,
   estimate: ESTIMATE,
   forecast: FORECAST,
   'key card': KEY_CARD,
+  knowing: KNOWING,
   'living properties': LIVING,
   places: PLACES,
   possible: POSSIBLE,
@@ -27,5 +32,6 @@ export const JOBS = {
   reschedule: RESCHEDULE,
   row: ROW,
   spreads: SPREADS,
+  study: STUDY,
   weight: WEIGHT,
 } as const;

@@ -17,7 +17,17 @@ export interface World {
 }
 
 /** Gives an expression's value in a world: a number or a card; 1 or 0 for a condition; NONE where there is none. */
-export type Reader = (world: World) => number;
+export interface Reader {
+  (world: World): number;
+  /** Set where it only reads a name: its index, so that the value is taken without a call. It is never NONE. */
+  readonly index?: number;
+}
+
+/** Reads a name's value. */
+export const valueAt = (index: number): Reader => {
+  const read = ({ values }: World): number => values[index];
+  return Object.assign(read, { index });
+};
 
 /** An order as the stack number of each card (0: not in it) and the card of each stack number (from 1). */
 export interface Stack {
@@ -70,10 +80,17 @@ const within = (value: number): number => (value > LARGEST || value < -LARGEST ?
 /** A form of one card: what is read of it, NONE where it has none. */
 const ofCard = (what: string, says: string, gives: Kind, read: (card: Card) => number): Form => {
   const known = Int32Array.from({ length: 128 }, (_, card) => read(card));
-  return form(gives, says, { [what]: 'card' }, ({ [what]: card }) => (world) => {
+  return form(gives, says, { [what]: 'card' }, ({ [what]: card }) => looked(known, card));
+};
+
+/** What a table says of a card; NONE where there is none. */
+const looked = (known: Int32Array, card: Reader): Reader => {
+  const { index } = card;
+  if (index !== undefined) return ({ values }) => known[values[index]];
+  return (world) => {
     const seen = card(world);
     return seen === NONE ? NONE : known[seen];
-  });
+  };
 };
 
 const plain = (card: Card): boolean => card !== INDIFFERENT && rankOf(card) !== undefined;
@@ -184,11 +201,7 @@ export const FORMS: readonly Form[] = [
     'number',
     'the stack number of {stack number of} in {in}',
     { 'stack number of': 'card', in: 'order' },
-    ({ 'stack number of': card, in: { numbers } }) =>
-      (world) => {
-        const seen = card(world);
-        return seen === NONE ? NONE : numbers[seen];
-      },
+    ({ 'stack number of': card, in: { numbers } }) => looked(numbers, card),
   ),
   form(
     'card',

@@ -19,18 +19,25 @@ const nextOf = ({ kind, to, ways }: Instruction, at: number): readonly number[] 
 /**
  * By instruction: the values that what comes from there on still reads, before they are given anew. Two worlds in
  * which these and the packets are the same go on in the same way.
+ *
+ * @param all whether what the performer sees is kept to the end.
  */
-export const liveValues = ({
-  code,
-  reads,
-  gives,
-  claims,
-  sights,
-  values,
-}: Program): readonly Int32Array[] => {
+export const liveValues = (program: Program, all: boolean): readonly Int32Array[] => {
+  const found = (all ? undefined : KNOWN.get(program)) ?? findLive(program, all);
+  if (!all) KNOWN.set(program, found);
+  return found;
+};
+
+/** What was found of a program that is run again. */
+const KNOWN = new WeakMap<Program, readonly Int32Array[]>();
+
+const findLive = (
+  { code, reads, gives, claims, sights, rounds, values }: Program,
+  all: boolean,
+): readonly Int32Array[] => {
   const live = code.map(() => new Set<number>());
   // What is claimed to be known is judged by all sights, and what was not known stays so to the end.
-  const always = claims.length > 0 ? [...sights, values] : [];
+  const always = claims.length > 0 || all ? [...sights, ...(all ? rounds : []), values] : [];
   for (let changed = true; changed;) {
     changed = false;
     for (let at = code.length - 1; at >= 0; at--) {

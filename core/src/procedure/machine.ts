@@ -28,6 +28,12 @@ export interface Failure {
 /** The most failures that are listed. */
 export const MOST_FAILURES = 1000;
 
+/** A part of a run: some values of its first choice, both ends included. */
+export interface FirstValues {
+  readonly from: number;
+  readonly to: number;
+}
+
 /** How a machine goes through a program. */
 export interface Way {
   /** Weighs every choice by its likelihood; otherwise each world counts one. */
@@ -38,10 +44,18 @@ export interface Way {
   readonly visit?: (machine: Machine) => void;
   /** Is told how every world ended that was not left out; worlds that are alike are not taken together then. */
   readonly ended?: (machine: Machine, how: 'held' | 'outs' | 'failed') => void;
+  /** Is told what is claimed to be known, and under which sights. */
+  readonly looked?: (machine: Machine, claim: number, sights: string, value: number) => void;
   /** Ends when so many worlds have ended well. */
   readonly most?: number;
   /** Chooses and shuffles by chance: one world, from the beginning to its end, each time it is run. */
   readonly rng?: Rng;
+  /** Of the first choice only values from one to another are tried. */
+  readonly first?: FirstValues;
+  /** Chooses: one world is run, which waits where this gives nothing. */
+  readonly chosen?: (choice: Choice, low: number, high: number) => number | undefined;
+  /** Keeps all that the performer sees as it was, also where it is not read again. */
+  readonly sights?: boolean;
   /** From how many times on a choice is compared with the worlds that it met before. */
   readonly often?: number;
 }
@@ -85,6 +99,9 @@ export class Machine implements World {
   /** By claim: what is known by sights, or NONE where they leave it open. */
   readonly known: readonly Map<string, number>[];
 
+  /** The choice that is waited for, with its range. */
+  asked: { readonly choice: Choice; readonly low: number; readonly high: number } | undefined;
+
   private at = 0;
   private depth = 0;
   private readonly frames: Frame[] = [];
@@ -95,6 +112,8 @@ export class Machine implements World {
   /** The indices of all values. */
   private readonly all: Int32Array;
   private readonly live: readonly Int32Array[];
+  /** Whether every value of a choice is tried, each world counts one, and nobody is told of it. */
+  private readonly isPlain: boolean;
   /** What the value that is tried last weighs. */
   private weight = 1;
   /** The claim that the world failed to know first, from 1; kept beside the values. */
@@ -107,12 +126,13 @@ export class Machine implements World {
     private readonly way: Way = {},
   ) {
     this.table = new Table(program.start);
+    this.isPlain = !way.weigh && !way.visit && !way.ended && !way.rng && !way.chosen;
     this.unknown = program.values;
     this.values = new Int32Array(program.values + 1).fill(UNSET);
     this.values[this.unknown] = 0;
     this.known = program.claims.map(() => new Map<string, number>());
     this.table.kept = this.table.free;
-    this.live = liveValues(program);
+    this.live = liveValues(program, way.sights === true);
     this.met = new MetWorlds(this.live, program.packets.length, way.often);
     this.trail = new Trail(this.table, this.values);
     this.all = Int32Array.from(this.values.keys());
@@ -136,13 +156,20 @@ export class Machine implements World {
   /** How far the run is, by the values of its first choice: from 0 to 1. */
   get progress(): number {
     if (this.at === DONE) return 1;
-    const [first] = this.frames;
-    return this.depth === 0 ? 0 : (first.value - first.low) / (first.high - first.low + 1);
+    if (this.depth === 0) return 0;
+    const [{ value, low, high }] = this.frames;
+    const from = Math.max(low, this.way.first?.from ?? low);
+    return (value - from) / (high - from + 1);
   }
 
   /** The choices of the world that is being run. */
   get choices(): Failure['choices'] {
     return this.frames.slice(0, this.depth).map(({ choice, value }) => [choice.name, value]);
+  }
+
+  /** The instruction that is done next; below 0 when all worlds have been run. */
+  get here(): number {
+    return this.at;
   }
 
   /** Goes on until so many instructions were done; true when all worlds have been run. */
@@ -218,8 +245,9 @@ export class Machine implements World {
   /** Whether something claimed to be known can be worked out at all; notes what it is under these sights. */
   private look(value: number, claim: number): boolean {
     if (value === NONE) return false;
-    if (this.way.rng) return true;
+    if (this.way.rng || this.way.chosen) return true;
     const sights = this.program.sights.map((index) => this.values[index]).join();
+    this.way.looked?.(this, claim, sights, value);
     if (this.way.open) {
       if (this.values[this.unknown] === 0 && this.way.open[claim].has(sights))
         this.values[this.unknown] = claim + 1;
@@ -235,6 +263,7 @@ export class Machine implements World {
     const low = choice.from(this);
     const high = choice.to(this);
     if (low === NONE || high === NONE || low > high) return this.end(CANNOT, at);
+    if (this.way.chosen) return this.ask(choice, low, high, at, this.way.chosen);
     if (this.way.rng) return this.draw(choice, low, high, at, this.way.rng);
     if (this.way.visit && choice.promise) {
       const next = this.keepPromise(choice, choice.promise, low, high, at);
@@ -256,8 +285,9 @@ export class Machine implements World {
     const frame = this.frames[depth];
     frame.at = at;
     frame.choice = choice;
-    frame.value = low - 1;
-    frame.high = high;
+    const first = depth === 0 ? this.way.first : undefined;
+    frame.value = (first ? Math.max(low, first.from) : low) - 1;
+    frame.high = first ? Math.min(high, first.to) : high;
     frame.weights = weights;
     frame.low = low;
     frame.saved = saved;
@@ -268,7 +298,7 @@ export class Machine implements World {
     this.trail.save(saved, this.live[at]);
     this.table.kept = this.table.free;
     const value = this.following(frame);
-    return value <= high ? this.tryOut(frame, value) : this.next();
+    return value <= frame.high ? this.tryOut(frame, value) : this.next();
   }
 
   /** A choice of which only what a `require` right behind it leaves is worth trying: where there is one, it is made. */
@@ -291,6 +321,21 @@ export class Machine implements World {
     if (frame.weights) this.weight = frame.weights[value - frame.low];
     this.values[frame.choice.value] = value;
     return frame.at + 1;
+  }
+
+  /** One value as somebody chooses it; where they have not, the world stays where it is. */
+  private ask(
+    choice: Choice,
+    low: number,
+    high: number,
+    at: number,
+    chosen: NonNullable<Way['chosen']>,
+  ): number {
+    const value = chosen(choice, low, high);
+    this.asked = value === undefined ? { choice, low, high } : undefined;
+    if (value === undefined) return at;
+    this.values[choice.value] = value;
+    return at + 1;
   }
 
   private weightsOf(choice: Choice, low: number, high: number): Float64Array {
@@ -318,7 +363,7 @@ export class Machine implements World {
   private next(): number {
     while (this.depth > 0) {
       const frame = this.frames[this.depth - 1];
-      const value = this.following(frame);
+      const value = this.isPlain ? frame.value + 1 : this.following(frame);
       if (value <= frame.high) {
         this.trail.restore(frame.saved, this.live[frame.at]);
         return this.tryOut(frame, value);
@@ -360,6 +405,10 @@ export class Machine implements World {
 
   /** The end of a world: how it counts; gives where the next one goes on. */
   private end(outcome: number, at: number): number {
+    if (this.isPlain && outcome === HELD && this.values[this.unknown] === 0) {
+      this.sums[this.depth * FIELDS + HELD_AT]++;
+      return this.next();
+    }
     const missed = this.values[this.unknown];
     const ended = missed > 0 && (outcome === HELD || outcome === OUT) ? UNKNOWN : outcome;
     const field =

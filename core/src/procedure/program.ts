@@ -1,7 +1,7 @@
 import { Card, isCard } from '../deck/card';
-import { Form, formOf, NONE, Reader, Slot, Stack } from './forms';
+import { Form, formOf, NONE, Reader, Slot, Stack, valueAt } from './forms';
 import { cardNamed, laidOut } from './laid';
-import { Condition, Expression, Likely, MOST_ROUNDS, Option, Procedure, Step } from './procedure';
+import { byOf, Condition, Expression, Likely, MOST_ROUNDS, Option, Procedure, Step } from './procedure';
 import { Act, SLOTS, STEPS } from './steps';
 import { INDIFFERENT } from './table';
 import { knownNames, namesIn, namesRead, packetsOf } from './walk';
@@ -99,6 +99,8 @@ export interface Program {
   readonly names: readonly string[];
   /** The values of names that the performer knows. */
   readonly sights: readonly number[];
+  /** What repeats count that are not the helper's. */
+  readonly rounds: readonly number[];
   /** The paths of the steps that claim something to be known. */
   readonly claims: readonly string[];
 }
@@ -115,6 +117,7 @@ class Compiler {
   readonly stacks = new Map<string, Stack>();
   private readonly start: readonly (readonly Card[])[];
   private readonly givens: Readonly<Record<string, number>>;
+  private readonly rounds: number[] = [];
   private counters = 0;
 
   constructor(private readonly procedure: Procedure) {
@@ -132,7 +135,7 @@ class Compiler {
     this.emit(instruction(Do.End, { to: HELD }), '');
     const sights = [...new Set(knownNames(procedure.steps))].map((name) => names.indexOf(name));
     return {
-      ...{ code, paths, reads, gives, packets, names, start, claims, sights },
+      ...{ code, paths, reads, gives, packets, names, start, claims, sights, rounds: this.rounds },
       values: names.length + this.counters,
     };
   }
@@ -260,6 +263,7 @@ class Compiler {
 
   private repeat(step: Extract<Step, { do: 'repeat' }>, path: string): void {
     const value = this.names.length + this.counters++;
+    if (byOf(step) !== 'helper') this.rounds.push(value);
     if ('times' in step) {
       const rounds = instruction(Do.Rounds, { value, read: this.reader(step.times), to: MOST_ROUNDS });
       this.emit(rounds, path, [step.times], value);
@@ -349,8 +353,7 @@ class Compiler {
         const given = this.givens[value];
         return () => given;
       }
-      const index = this.names.indexOf(value);
-      return ({ values }) => values[index];
+      return valueAt(this.names.indexOf(value));
     }
     const form = formOf(value);
     if (form) return this.form(form, value);

@@ -4,6 +4,7 @@ import { arrangeOverhand, CHOP } from '../moves/overhand';
 import { arrangeRiffle } from '../moves/riffle';
 import { placeUnwoven, placeWoven, WeaveKind } from '../moves/weave';
 import { NONE, Slots, World } from './forms';
+import { Table } from './table';
 import { MOST_ROUNDS, StepKind } from './procedure';
 
 /** What may stand in a field of a step, beside what may stand in one of an expression. */
@@ -66,13 +67,17 @@ const carry = (says: string, dealt: boolean): StepRule =>
   moves(
     says,
     { count: 'number', from: 'packet', onto: 'packet' },
-    ({ count, from, onto }) =>
-      (world) => {
-        const cards = count(world);
-        if (cards < 0 || cards > world.table.sizes[from]) return false;
-        world.table.lift(from, cards, onto, dealt);
+    ({ count, from, onto }) => {
+      const carried = (table: Table, cards: number): boolean => {
+        if (cards < 0 || cards > table.sizes[from]) return false;
+        table.lift(from, cards, onto, dealt);
         return true;
-      },
+      };
+      const { index } = count;
+      return index === undefined
+        ? (world) => carried(world.table, count(world))
+        : ({ table, values }) => carried(table, values[index]);
+    },
     { apart: ['from', 'onto'] },
   );
 
@@ -155,11 +160,15 @@ export const STEPS: Readonly<Record<StepKind, StepRule>> = {
     'put {packet} {where} {other}',
     { packet: 'packet', where: 'where', other: 'packet' },
     ({ packet, where, other }) =>
-      ({ table }) => {
-        if (where === 'on') table.lift(packet, table.sizes[packet], other, false);
-        else table.putUnder(packet, other);
-        return true;
-      },
+      where === 'on'
+        ? ({ table }) => {
+            table.putOn(packet, other);
+            return true;
+          }
+        : ({ table }) => {
+            table.putUnder(packet, other);
+            return true;
+          },
     { apart: ['packet', 'other'] },
   ),
   turn: moves('turn {packet} over', { packet: 'packet' }, ({ packet }) => ({ table }) => {

@@ -32,13 +32,15 @@ const runOf = (start: number, length: number, step: number, flags: number): numb
 const flagsOf = (run: number): number => run & (MARKED | UPSIDE);
 
 /** So many of a run's top cards. */
-const topOf = (run: number, count: number): number => runOf(startOf(run), count, stepOf(run), flagsOf(run));
-/** What lies below so many of a run's top cards. */
+const topOf = (run: number, count: number): number => (run & ~(255 << LENGTH_AT)) | (count << LENGTH_AT);
+/** What lies below so many of a run's top cards. The start is in the lowest bits, so that it is moved by adding. */
 const belowTop = (run: number, count: number): number =>
-  runOf(startOf(run) + count * stepOf(run), lengthOf(run) - count, stepOf(run), flagsOf(run));
+  (run + count * stepOf(run) - (count << LENGTH_AT)) | 0;
 /** A run from its face to its top, each card showing the side that it showed. */
-const reversed = (run: number): number =>
-  runOf(startOf(run) + (lengthOf(run) - 1) * stepOf(run), lengthOf(run), -stepOf(run), flagsOf(run));
+const reversed = (run: number): number => {
+  const step = stepOf(run);
+  return ((run & ~(127 << STEP_AT)) + (lengthOf(run) - 1) * step) | ((-step & 127) << STEP_AT);
+};
 
 /** Thrown where so much is kept for choices that were not tried yet that the row has no room. */
 export class TableFull extends Error {}
@@ -168,12 +170,25 @@ export class Table {
 
   /** The top `count` cards (0 to size), as they are, onto another packet; turned end for end with `dealt`. */
   lift(from: number, count: number, onto: number, dealt: boolean): void {
-    this.tidy(onto);
-    this.tidy(from);
+    if (count === 0) return;
     const { runs, counts, sizes } = this;
+    if (counts[from] + counts[onto] > MANY_RUNS) {
+      this.tidy(onto);
+      this.tidy(from);
+    }
     const base = from * ROOM;
     const above = base + counts[from];
     let end = onto * ROOM + counts[onto];
+    const top = runs[above - 1];
+    if (count < lengthOf(top)) {
+      // A part of one run, as it mostly is.
+      runs[end] = dealt ? reversed(topOf(top, count)) : topOf(top, count);
+      runs[above - 1] = belowTop(top, count);
+      counts[onto]++;
+      sizes[from] -= count;
+      sizes[onto] += count;
+      return;
+    }
     // From the top down: how many runs go, and the last of them perhaps in part.
     let index = count === sizes[from] ? base : above;
     let left = index === base ? 0 : count;
@@ -203,6 +218,21 @@ export class Table {
     if (dealt) for (let run = to - 1; run >= from; run--) runs[at++] = reversed(runs[run]);
     else for (let run = from; run < to; run++) runs[at++] = runs[run];
     return at;
+  }
+
+  /** A whole packet goes on another. */
+  putOn(packet: number, other: number): void {
+    const { runs, counts, sizes } = this;
+    if (counts[packet] + counts[other] > MANY_RUNS) {
+      this.tidy(packet);
+      this.tidy(other);
+    }
+    const [from, end, added] = [packet * ROOM, other * ROOM + counts[other], counts[packet]];
+    for (let run = 0; run < added; run++) runs[end + run] = runs[from + run];
+    counts[other] += added;
+    sizes[other] += sizes[packet];
+    counts[packet] = 0;
+    sizes[packet] = 0;
   }
 
   /** A whole packet goes under another. */

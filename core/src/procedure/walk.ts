@@ -1,5 +1,5 @@
-import { formOf } from './forms';
-import { byOf, Step } from './procedure';
+import { formOf, Kind } from './forms';
+import { byOf, Procedure, Step } from './procedure';
 import { SLOTS } from './steps';
 
 /** Every name that is given by a step, in the order in which they come. */
@@ -60,3 +60,30 @@ export const knownNames = (steps: readonly Step[]): string[] =>
     ...('name' in step && givesKnown(step) ? [step.name] : []),
     ...insideOf(step).flatMap(knownNames),
   ]);
+
+/** By name: whether it holds a number or a card, where that is clear. */
+export const kindsOf = ({ steps, givens = {} }: Procedure): ReadonlyMap<string, Kind> => {
+  const kinds = new Map<string, Kind>(Object.keys(givens).map((name) => [name, 'number']));
+  const walk = (inside: readonly Step[]): void => {
+    for (const step of inside) {
+      if (step.do === 'choose' || step.do === 'choose one') kinds.set(step.name, 'number');
+      if (step.do === 'see' || step.do === 'work out') {
+        const kind = kindOf(step.what, kinds);
+        if (kind) kinds.set(step.name, kind);
+      }
+      insideOf(step).forEach(walk);
+    }
+  };
+  walk(steps);
+  return kinds;
+};
+
+/** What an expression gives. */
+export const kindOf = (value: unknown, names: ReadonlyMap<string, Kind>): Kind | undefined => {
+  if (typeof value === 'number') return 'number';
+  if (typeof value === 'string') return names.get(value);
+  if (typeof value !== 'object' || value === null) return undefined;
+  const gives = formOf(value as Record<string, unknown>)?.gives;
+  if (gives) return gives === 'condition' ? undefined : gives;
+  return 'card' in value ? 'card' : undefined;
+};

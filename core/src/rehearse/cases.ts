@@ -1,4 +1,5 @@
-import { Machine } from '../procedure/machine';
+import { finish, Job } from '../job/job';
+import { FirstValues, Machine } from '../procedure/machine';
 import { Procedure } from '../procedure/procedure';
 import { compile } from '../procedure/program';
 import { openSights } from './prove';
@@ -22,6 +23,9 @@ export interface Cases {
 /** More cases than this are not listed. */
 export const MOST_CASES = 200_000;
 
+/** How many steps are done to list cases. */
+const BUDGET = 20_000_000;
+
 /**
  * All cases one by one, to be drawn and described.
  *
@@ -29,13 +33,21 @@ export const MOST_CASES = 200_000;
  * @param budget how many steps may be done.
  * @returns undefined where there are too many, or where not the same things are chosen in all of them.
  */
-export const casesOf = (procedure: Procedure, budget = 20_000_000): Cases | undefined => {
+export const casesOf = (procedure: Procedure, budget = BUDGET): Cases | undefined =>
+  finish(listCases(procedure, { budget }));
+
+/** The same as a job, which yields how far it is. */
+export function* listCases(
+  procedure: Procedure,
+  { budget = BUDGET, first: values }: { readonly budget?: number; readonly first?: FirstValues } = {},
+): Job<number, Cases | undefined> {
   const program = compile(procedure);
   const first = new Machine(program);
   if (program.claims.length > 0 && !first.run(budget)) return undefined;
   const cases: Case[] = [];
   const seen = { names: [] as readonly string[], alike: true };
   const machine = new Machine(program, {
+    first: values,
     open: program.claims.length > 0 ? openSights(first) : undefined,
     ended: ({ choices }, end) => {
       const chosen = choices.map(([name]) => name);
@@ -47,9 +59,11 @@ export const casesOf = (procedure: Procedure, budget = 20_000_000): Cases | unde
     },
   });
   // Stopped now and then, so that what cannot be listed is not run to its end.
-  while (seen.alike && !machine.run(machine.steps + 100_000))
+  while (seen.alike && !machine.run(machine.steps + 100_000)) {
     if (machine.full || machine.steps >= budget) return undefined;
+    yield machine.progress;
+  }
   return seen.alike && new Set(seen.names).size === seen.names.length
     ? { names: seen.names, cases }
     : undefined;
-};
+}

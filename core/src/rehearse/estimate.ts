@@ -22,8 +22,10 @@ export interface EstimateArgs {
   readonly procedure: Procedure;
   /** The same seed gives the same. */
   readonly seed: number;
-  /** How many worlds are tried. */
+  /** How many worlds are tried at most. */
   readonly worlds: number;
+  /** How wide the interval of what holds may be: as soon as it is so narrow, no more are tried. */
+  readonly width?: number;
   /** How many steps may be done. */
   readonly budget?: number;
 }
@@ -33,7 +35,7 @@ const AT_ONCE = 2000;
 
 /** Tries worlds by chance, as a job: it yields what it would say so far. */
 export const ESTIMATE: JobRule<EstimateArgs, Estimated, Estimated> = {
-  *start({ procedure, seed, worlds, budget = BUDGET }) {
+  *start({ procedure, seed, worlds, width = 0, budget = BUDGET }) {
     const program = compile(procedure);
     const machine = new Machine(program, { rng: seededRng(seed) });
     const so = (): Estimated => {
@@ -45,7 +47,11 @@ export const ESTIMATE: JobRule<EstimateArgs, Estimated, Estimated> = {
       };
     };
     for (let world = 0; world < worlds; world++) {
-      if (world > 0 && world % AT_ONCE === 0) yield so();
+      if (world > 0 && world % AT_ONCE === 0) {
+        const { held } = so();
+        if (held.high - held.low <= width) return so();
+        yield so();
+      }
       machine.again();
       while (!machine.run(Math.min(budget, machine.steps + STEPS_AT_ONCE))) {
         // A world that does not end ends the run; what was found so far stands.

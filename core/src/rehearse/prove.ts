@@ -22,7 +22,7 @@ export interface ProofProgress extends Counts {
   readonly share: number;
 }
 
-export interface ProofArgs extends Pick<Way, 'often'> {
+export interface ProofArgs extends Pick<Way, 'often' | 'first'> {
   readonly procedure: Procedure;
   /** How many steps may be done. */
   readonly budget?: number;
@@ -38,6 +38,12 @@ export const hasChance = ({ steps }: Procedure): boolean => anyChance(steps);
 
 const anyChance = (steps: readonly Step[]): boolean =>
   steps.some((step) => STEPS[step.do].chance === true || insideOf(step).some(anyChance));
+
+/** Whether it is stated of any choice how likely its values are. */
+export const hasLikely = ({ steps }: Procedure): boolean => anyLikely(steps);
+
+const anyLikely = (steps: readonly Step[]): boolean =>
+  steps.some((step) => ('likely' in step && step.likely !== undefined) || insideOf(step).some(anyLikely));
 
 const withoutChance = (procedure: Procedure): Program => {
   if (hasChance(procedure)) throw new Error('Where chance enters, a procedure is estimated.');
@@ -63,14 +69,14 @@ export const openSights = ({ known }: Machine): readonly ReadonlySet<string>[] |
 
 /** Runs every combination of choices, as a job. */
 export const PROOF: JobRule<ProofArgs, ProofProgress, Proof> = {
-  *start({ procedure, budget = BUDGET, often }) {
+  *start({ procedure, budget = BUDGET, often, first }) {
     const program = withoutChance(procedure);
-    let machine = new Machine(program, { often });
+    let machine = new Machine(program, { often, first });
     let complete = yield* through(machine, budget);
     // What nobody can know is clear only now: the worlds are run again, and fail where they claim it.
     const open = openSights(machine);
     if (open) {
-      machine = new Machine(program, { open, often });
+      machine = new Machine(program, { open, often, first });
       complete = yield* through(machine, budget);
     }
     const { counts, failures } = machine;
@@ -93,22 +99,36 @@ export interface Chances {
   readonly failed: number;
 }
 
+/** What every combination of choices weighs by its likelihood; undefined where the budget ran out first. */
+export function* weights({
+  procedure,
+  budget = BUDGET,
+  often,
+  first,
+}: ProofArgs): Generator<ProofProgress, Counts | undefined, undefined> {
+  const program = withoutChance(procedure);
+  let open: readonly ReadonlySet<string>[] | undefined;
+  if (program.claims.length > 0) {
+    const before = new Machine(program, { often });
+    if (!(yield* through(before, budget))) return undefined;
+    open = openSights(before);
+  }
+  const judged = open ?? program.claims.map(() => new Set<string>());
+  const machine = new Machine(program, { weigh: true, open: judged, often, first });
+  return (yield* through(machine, budget)) ? machine.counts : undefined;
+}
+
+/** Weights as chances, given that no `require` left the world out. */
+export const chancesOf = ({ held, outs, failed }: Omit<Counts, 'leftOut'>): Chances | undefined => {
+  const all = held + outs + failed;
+  return all > 0 ? { held: held / all, outs: outs / all, failed: failed / all } : undefined;
+};
+
 /** Weighs every combination of choices by its likelihood, as a job. */
 export const WEIGHT: JobRule<ProofArgs, ProofProgress, Chances | undefined> = {
-  *start({ procedure, budget = BUDGET, often }) {
-    const program = withoutChance(procedure);
-    let open: readonly ReadonlySet<string>[] | undefined;
-    if (program.claims.length > 0) {
-      const first = new Machine(program, { often });
-      if (!(yield* through(first, budget))) return undefined;
-      open = openSights(first);
-    }
-    const judged = open ?? program.claims.map(() => new Set<string>());
-    const machine = new Machine(program, { weigh: true, open: judged, often });
-    if (!(yield* through(machine, budget))) return undefined;
-    const { held, outs, failed } = machine.counts;
-    const all = held + outs + failed;
-    return all > 0 ? { held: held / all, outs: outs / all, failed: failed / all } : undefined;
+  *start(args) {
+    const found = yield* weights(args);
+    return found && chancesOf(found);
   },
 };
 

@@ -235,6 +235,12 @@ class Reading {
         ? fit('card', slot)
         : { problem: found(`“${String(value['card'])}” is no card.`, 'Write a card like 7D, TC or X1.') };
     const form = formOf(value);
+    if (!form && isText(value['words']))
+      return {
+        problem: value['words'].trim()
+          ? found(`“${value['words']}” is not understood.`, 'Write it in other words.')
+          : found('Something is missing here.', 'Write a number or what to look at.'),
+      };
     if (!form)
       return {
         problem: found('This says nothing that is known here.', 'Choose what to look at or work out.'),
@@ -362,7 +368,7 @@ const isLikely = (value: unknown): boolean => {
 };
 
 /** Whether a value is deeper or larger than any procedure. */
-const isTooLarge = (value: unknown): boolean => {
+export const isTooLarge = (value: unknown): boolean => {
   let parts = 0;
   const goesTooFar = (each: unknown, depth: number): boolean =>
     typeof each === 'object' &&

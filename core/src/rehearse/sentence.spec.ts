@@ -37,10 +37,10 @@ test.each<[Step, string]>([
   ],
   [
     { do: 'repeat', while: { not: { all: [{ less: [1, 2] }, { 'at most': ['k', 24] }] } }, steps: [] },
-    'repeat while not so: 1 is under 2 and k is at most 24',
+    'repeat while not so: (1 is under 2 and k is at most 24)',
   ],
   [{ do: 'repeat', times: 4, steps: [] }, 'repeat 4 times'],
-  [{ do: 'require', that: { less: [1, 'k'] } }, 'they were asked so that 1 is under k'],
+  [{ do: 'require', that: { less: [1, 'k'] } }, 'they were asked so that k is over 1'],
   [
     {
       do: 'claim',
@@ -51,7 +51,7 @@ test.each<[Step, string]>([
         ],
       },
     },
-    'it must be so that the stack number of the mate of c in home is ((2 × k) counted round 52)',
+    'it must be so that the stack number of the mate of c in home is 2 × k counted round 52',
   ],
   [{ do: 'claim known', what: 'c' }, 'you must know c'],
   [{ do: 'out', words: 'Show the card alone.' }, 'out: Show the card alone.'],

@@ -21,33 +21,78 @@ export const sayWho = (step: Step): 'they' | 'you' | 'all' | undefined => {
 
 const FIELD = /\{([^}|]+)(?:\|([^}]*))?\}/;
 
-/** What stands in a place of an expression or a step, in words. */
-const sayPart = (value: unknown, between = ', '): string =>
-  Array.isArray(value) ? value.map((each) => sayInside(each)).join(between) : sayInside(value, true);
+/** How closely the parts of an expression hold together: what holds less closely stands in brackets inside another. */
+const CLOSE: ReadonlyMap<string, number> = new Map([
+  ['any', 1],
+  ['all', 2],
+  ['not', 3],
+  ['equal', 4],
+  ['less', 4],
+  ['at most', 4],
+  ['around', 5],
+  ['sum', 6],
+  ['difference', 6],
+  ['product', 7],
+  // What it lists has no end of its own.
+  ['least', 8],
+  ['most', 8],
+  ['remainder', 8],
+]);
+const CLOSEST = 9;
 
-/** Where one list stands in another, brackets tell which belongs to which. */
-const sayInside = (value: unknown, alone = false): string => {
-  const text = sayExpression(value);
-  if (alone || typeof value !== 'object' || value === null) return text;
-  const joins = Object.keys(value).some((name) => JOINED.has(name));
-  return joins ? `(${text})` : text;
+const closeness = (value: unknown): number => {
+  if (typeof value !== 'object' || value === null) return CLOSEST;
+  const name = Object.keys(value).find((field) => CLOSE.has(field));
+  return (name === undefined ? undefined : CLOSE.get(name)) ?? CLOSEST;
 };
 
-const JOINED: ReadonlySet<string> = new Set(['sum', 'difference', 'product', 'around', 'all', 'any']);
+/** An expression inside another that holds together so closely. */
+const sayInside = (value: unknown, close: number): string => {
+  const text = sayExpression(value);
+  return closeness(value) > close ? text : `(${text})`;
+};
 
-/** An expression or a condition in words: `stack number of c in home − 3`. */
+/** What stands in a place of a step, in words. */
+const sayPart = (value: unknown, between = ', '): string =>
+  Array.isArray(value) ? value.map(sayExpression).join(between) : sayExpression(value);
+
+/** A comparison is said of what is looked at, not of the number beside it. */
+const TURNED: Readonly<Record<string, string>> = { less: 'is over', 'at most': 'is at least' };
+
+const sayTurned = (fields: Readonly<Record<string, unknown>>): string | undefined => {
+  const [name] = Object.keys(fields);
+  const [first, second] = [fields[name]].flat();
+  if (Object.hasOwn(TURNED, name) && typeof first === 'number' && typeof second !== 'number')
+    return `${sayInside(second, 4)} ${TURNED[name]} ${sayExpression(first)}`;
+  const inner = fields['not'];
+  const [a, b] =
+    name === 'not' && typeof inner === 'object' && inner !== null && 'equal' in inner
+      ? [inner.equal].flat()
+      : [];
+  return a === undefined ? undefined : `${sayInside(a, 4)} is not ${sayInside(b, 4)}`;
+};
+
+/** An expression or a condition in words, which `readWords` reads again: `the stack number of c in home − 3`. */
 export const sayExpression = (value: unknown): string => {
   if (typeof value === 'number') return value < 0 ? `−${-value}` : value.toString();
   if (typeof value === 'string') return value;
   if (typeof value !== 'object' || value === null) return '…';
   const fields = value as Readonly<Record<string, unknown>>;
+  if (typeof fields['words'] === 'string') return fields['words'];
   const form = formOf(fields);
-  if (form)
-    return form.says.replace(new RegExp(FIELD, 'g'), (_, field: string, between: string | undefined) =>
-      sayPart(fields[field], between),
-    );
+  if (form) return sayTurned(fields) ?? sayForm(form.says, fields);
   const card = typeof fields['card'] === 'string' ? cardNamed(fields['card']) : undefined;
   return card === undefined ? '…' : card === INDIFFERENT ? 'an indifferent card' : showCard(card);
+};
+
+const sayForm = (says: string, fields: Readonly<Record<string, unknown>>): string => {
+  // What ends the sentence, or is one of several, must not fall apart in another.
+  const close = Math.min(closeness(fields), CLOSEST - 1);
+  return says.replace(new RegExp(FIELD, 'g'), (found, field: string, between: string | undefined) => {
+    const part = fields[field];
+    if (Array.isArray(part)) return part.map((each) => sayInside(each, close)).join(between);
+    return says.endsWith(found) ? sayInside(part, close) : sayExpression(part);
+  });
 };
 
 /** A step as one plain sentence behind who does it, its fields apart from the words between them. */
@@ -65,6 +110,28 @@ export const stepSentence = (step: Step): readonly SentencePart[] => {
       const slot = slots.get(field);
       return slot ? { field, slot, text: sayPart(fields[field], between) } : { text: piece };
     });
+};
+
+/** What stands in the place of who does a step that nobody does, and the words of its sentence that it stands for. */
+const LEADS: Readonly<Partial<Record<Step['do'], readonly [who: string, words: string]>>> = {
+  if: ['if', 'if '],
+  repeat: ['repeat', 'repeat '],
+  require: ['asked', 'they were asked so that '],
+  claim: ['must be', 'it must be so that '],
+  'claim known': ['you know', 'you must know '],
+  out: ['out', 'out: '],
+};
+
+/** Who does a step, or what kind it is where nobody does: a short word that its sentence goes on from. */
+export const whoOf = (step: Step): string => sayWho(step) ?? LEADS[step.do]?.[0] ?? '';
+
+/** The sentence of a step behind that word. */
+export const sentenceBehindWho = (step: Step): readonly SentencePart[] => {
+  const [first, ...others] = stepSentence(step);
+  const lead = LEADS[step.do]?.[1] ?? '';
+  const text =
+    'field' in first || !first.text.startsWith(lead.trimEnd()) ? first.text : first.text.slice(lead.length);
+  return 'field' in first ? [first, ...others] : [...(text === '' ? [] : [{ text }]), ...others];
 };
 
 /** A step as one line of text. */

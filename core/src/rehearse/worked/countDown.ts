@@ -42,5 +42,6 @@ export const COUNT_DOWN: Worked = {
       },
     ],
   },
+  restore: [{ do: 'cut', packet: 'pack', count: { 'place of': { card: 'AH' }, in: 'pack' }, by: 'helper' }],
   proof: { held: 12 + 39 * 13 * (1 + 38 + 38 ** 2), outs: 39 * 38 ** 3, failed: 0 },
 };

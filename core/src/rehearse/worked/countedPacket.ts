@@ -41,4 +41,5 @@ export const COUNTED_PACKET: Worked = {
     ],
   },
   proof: { held: 13, outs: 24, failed: 0 },
+  restore: [{ do: 'put', packet: 'hand', where: 'on', other: 'pack' }],
 };

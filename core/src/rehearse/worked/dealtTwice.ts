@@ -42,4 +42,5 @@ export const DEALT_TWICE_FROM_NONE: Worked = {
 export const DEALT_TWICE: Worked = {
   procedure: dealtTwice('Dealt back and dealt again', 1, 'Holds for every number from 1 to 20.'),
   proof: { held: 20, outs: 0, failed: 0 },
+  restore: [{ do: 'put', packet: 'table', where: 'on', other: 'packet' }],
 };

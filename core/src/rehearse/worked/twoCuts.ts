@@ -67,4 +67,18 @@ export const TWO_CUTS: Worked = {
     ],
   },
   proof: { held: 730, outs: 545, failed: 0 },
+  restore: [
+    { do: 'lift', count: { 'face up in': 'pack' }, from: 'pack', onto: 'hand', by: 'helper' },
+    { do: 'turn', packet: 'hand' },
+    {
+      do: 'lift',
+      count: { 'place of': 'first seen', in: 'pack' },
+      from: 'pack',
+      onto: 'table',
+      by: 'helper',
+    },
+    { do: 'put', packet: 'hand', where: 'on', other: 'pack' },
+    { do: 'put', packet: 'table', where: 'on', other: 'pack' },
+    { do: 'insert', packet: 'shown', into: 'numbers', place: { difference: ['difference', 4] } },
+  ],
 };

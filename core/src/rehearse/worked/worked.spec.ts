@@ -1,3 +1,4 @@
+import { actOut, Scene } from '../actOut';
 import { casesOf } from '../cases';
 import { estimate } from '../estimate';
 import { plainRule } from '../plainRule';
@@ -36,3 +37,31 @@ test.each(WORKED.map((worked) => [worked.procedure.name, worked] as const))(
     expect(mended?.proof?.failed).toBe(0);
   },
 );
+
+/** Up to sixty of a list, spread over it. */
+const some = <Item>(items: readonly Item[]): readonly Item[] =>
+  items.filter((_, index) => index % Math.ceil(items.length / 60) === 0);
+
+/** What lies on the table, without packets that are empty. */
+const lying = ({ packets }: Scene): unknown => packets.filter(({ cards }) => cards.length > 0);
+
+const restored = WORKED.flatMap(({ procedure, restore }) => (restore ? [[procedure, restore] as const] : []));
+
+test.each(restored.map(([procedure, restore]) => [procedure.name, procedure, restore] as const))(
+  '%s: its reset brings back all that lay on the table',
+  (_, procedure, restore) => {
+    const { cases = [] } = casesOf(procedure) ?? {};
+    const held = some(cases.filter(({ end }) => end === 'held'));
+    const choices = held.length > 0 ? held.map(({ values }) => values) : [[45], [10, 35], [10, 10, 25]];
+    for (const values of choices) {
+      const { scenes } = actOut({ ...procedure, steps: [...procedure.steps, ...restore] }, values);
+      expect(lying(scenes[scenes.length - 1])).toEqual(lying(scenes[0]));
+    }
+  },
+);
+
+test('there are as many as were wished for, each by a name of its own', () => {
+  expect(new Set(WORKED.map(({ procedure }) => procedure.name)).size).toBe(WORKED.length);
+  expect(WORKED.length).toBeGreaterThanOrEqual(18);
+  expect(restored.length).toBeGreaterThan(8);
+});

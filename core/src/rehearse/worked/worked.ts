@@ -1,12 +1,23 @@
-import { Procedure } from '../../procedure/procedure';
+import { Procedure, Step } from '../../procedure/procedure';
 import { COUNT_DOWN } from './countDown';
 import { COUNTED_PACKET } from './countedPacket';
 import { DEALT_FREELY } from './dealtFreely';
 import { DEALT_TWICE, DEALT_TWICE_FROM_NONE } from './dealtTwice';
+import { FOUR_COLUMNS } from './fourColumns';
 import { FOUR_HEAPS, FOUR_HEAPS_ASKED } from './fourHeaps';
+import { KEY_AND_LINE, KEY_IN_SHUFFLED } from './keyAndLine';
+import { LIKE_PAIR, LIKE_PAIR_UNMINDED } from './likePair';
+import { MADE_OF_TWO } from './madeOfTwo';
+import { MIRRORED_HALVES, MIRRORED_TWO } from './mirroredHalves';
+import { RIFFLED_BANK } from './riffledBank';
 import { RIFFLED_KEY } from './riffledKey';
 import { TURNED_TWICE, TURNED_TWICE_DEEPER } from './turnedTwice';
+import { SHORT_GROUP } from './shortGroup';
+import { TWO_AT_NUMBERS } from './twoAtNumbers';
 import { TWO_CUTS } from './twoCuts';
+import { TWO_ELIMINATIONS } from './twoEliminations';
+import { TWO_RANKS } from './twoRanks';
+import { WOVEN_JOKER } from './wovenJoker';
 
 /** A procedure that comes with the application, and what is stated of it: a test proves it. */
 export interface Worked {
@@ -15,6 +26,8 @@ export interface Worked {
   readonly proof?: { readonly held: number; readonly outs: number; readonly failed: number };
   /** The plain rule of the cases that fail, for one that is meant to fail, and the one that mends it. */
   readonly fails?: { readonly when: string; readonly mended: string };
+  /** What its reset is as steps, where that brings back all that lay on the table: a test does them behind what holds. */
+  readonly restore?: readonly Step[];
   /** Between what the chance lies that it holds, where chance enters. */
   readonly chance?: readonly [low: number, high: number];
 }
@@ -31,5 +44,19 @@ export const WORKED: readonly Worked[] = [
   COUNTED_PACKET,
   COUNT_DOWN,
   DEALT_FREELY,
+  TWO_RANKS,
+  TWO_ELIMINATIONS,
+  KEY_AND_LINE,
+  KEY_IN_SHUFFLED,
+  TWO_AT_NUMBERS,
+  MADE_OF_TWO,
+  WOVEN_JOKER,
+  FOUR_COLUMNS,
+  MIRRORED_HALVES,
+  MIRRORED_TWO,
+  LIKE_PAIR_UNMINDED,
+  LIKE_PAIR,
+  SHORT_GROUP,
   RIFFLED_KEY,
+  RIFFLED_BANK,
 ];

@@ -1,0 +1,163 @@
+import vectors from '../../test/vectors/procedures.json';
+import { seededRng } from '../deck/rng';
+import { Procedure } from '../procedure';
+import { actOut, Scene } from './actOut';
+import { casesOf } from './cases';
+import { knowing } from './knowing';
+import { hasChance } from './prove';
+import { readProcedure } from './readProcedure';
+import { WORKED } from './worked/worked';
+
+const readable = [
+  ...(vectors.rows as unknown as readonly { readonly procedure: Procedure }[]).map(
+    ({ procedure }) => procedure,
+  ),
+  ...WORKED.map(({ procedure }) => procedure),
+].filter((procedure) => readProcedure(procedure).ok);
+
+/** Up to forty of a list, spread over it. */
+const some = <Item>(items: readonly Item[]): readonly Item[] =>
+  items.filter((_, index) => index % Math.ceil(items.length / 40) === 0);
+
+const cardsIn = ({ packets }: Scene): string =>
+  packets
+    .flatMap(({ cards }) => cards.map(({ card }) => card))
+    .sort((a, b) => a - b)
+    .join();
+
+test.each(readable.filter((each) => !hasChance(each)).map((each) => [each.name, each] as const))(
+  'acted out, each case of %s ends as it is proved, and no card is lost',
+  (_, procedure) => {
+    // What nobody can know is judged over all worlds, and not in one.
+    if (JSON.stringify(procedure).includes('claim known')) return;
+    const { cases } = casesOf(procedure) ?? { cases: [] };
+    for (const { values, end } of some(cases)) {
+      const acted = actOut(procedure, values);
+      expect([acted.end, acted.asked, acted.choices.map(([, value]) => value)]).toEqual([
+        end,
+        undefined,
+        values,
+      ]);
+      expect(new Set(acted.scenes.map(cardsIn)).size).toBe(1);
+    }
+  },
+);
+
+const { procedure: twoCuts } = WORKED[0];
+
+test('a world waits for what is not chosen, and for what cannot be chosen', () => {
+  expect(actOut(twoCuts, [])).toMatchObject({ asked: { path: '1', name: 'first cut', from: 1, to: 50 } });
+  const deeper = actOut(twoCuts, [14]);
+  expect(deeper).toMatchObject({ asked: { path: '6', name: 'second cut', from: 15, to: 51 } });
+  expect(deeper.scenes.map(({ path }) => path)).toEqual(['', '1', '2', '3', '4', '5']);
+  expect(actOut(twoCuts, [14, 9]).choices).toEqual([['first cut', 14]]);
+  expect(actOut(twoCuts, [14, 9]).end).toBeUndefined();
+  const names = actOut(twoCuts, [14, 23]).scenes.at(-1)?.names;
+  expect(names?.map(({ name, kind, known }) => [name, kind, known])).toEqual([
+    ['first cut', 'number', false],
+    ['first seen', 'card', true],
+    ['second cut', 'number', false],
+    ['second seen', 'card', true],
+    ['difference', 'number', true],
+  ]);
+});
+
+test('what is not chosen is drawn, and what was chosen stays', () => {
+  const rng = seededRng(4);
+  for (let round = 0; round < 30; round++) {
+    const acted = actOut(twoCuts, [14], 1, rng);
+    expect(acted.asked).toBeUndefined();
+    expect(acted.choices[0]).toEqual(['first cut', 14]);
+    expect(acted.choices[1][1]).toBeGreaterThan(14);
+    expect(
+      actOut(
+        twoCuts,
+        acted.choices.map(([, value]) => value),
+      ).end,
+    ).toBe(acted.end);
+  }
+});
+
+test('a failing case tells where and why, and one that goes on for ever is ended', () => {
+  const endless: Procedure = {
+    name: 'Endless',
+    packets: { pack: ['AC'] },
+    steps: [1, 2, 3].reduceRight<Procedure['steps']>(
+      (steps) => [{ do: 'repeat', times: 200, steps }],
+      [{ do: 'turn', packet: 'pack' }],
+    ),
+  };
+  expect(actOut(endless, []).tooLong).toBe(true);
+  const short: Procedure = { name: 'Short', steps: [{ do: 'lift', count: 1, from: 'pack', onto: 'hand' }] };
+  expect(actOut(short, [])).toMatchObject({ end: 'failed', failure: { at: '1', why: 'cannot be done' } });
+});
+
+test('shuffled by chance, the same seed gives the same', () => {
+  const { procedure } = WORKED.find((each) => each.chance) ?? WORKED[0];
+  const last = (seed: number): string => JSON.stringify(actOut(procedure, [26], seed).scenes.at(-1)?.packets);
+  expect(last(5)).toBe(last(5));
+  expect(last(5)).not.toBe(last(6));
+  expect(knowing({ procedure, chosen: [26] })).toBeUndefined();
+});
+
+describe('what the performer can know', () => {
+  /** The same, counted by acting out every case: scenes behind the same step, with the same of what is known. */
+  const counted = (procedure: Procedure, chosen: readonly number[]): unknown => {
+    const sights = ({ path, names }: Scene): string =>
+      JSON.stringify([path, names.filter(({ known }) => known)]);
+    const worlds = (casesOf(procedure)?.cases ?? []).flatMap(
+      ({ values }) => actOut(procedure, values).scenes,
+    );
+    return actOut(procedure, chosen).scenes.map((scene) => {
+      const alike = worlds.filter((other) => sights(other) === sights(scene));
+      return scene.packets.map(({ cards }, packet) =>
+        cards.map(({ card }, place) =>
+          alike.every(({ packets }) => packets[packet].cards.at(place)?.card === card),
+        ),
+      );
+    });
+  };
+
+  test.each([
+    ['two cuts', twoCuts, [14, 23]],
+    ['dealt twice', WORKED[6].procedure, [7]],
+    ['a packet counted', WORKED[7].procedure, [25]],
+  ] as const)('%s', (_, procedure, chosen) => {
+    expect(knowing({ procedure, chosen })).toEqual(counted(procedure, chosen));
+  });
+
+  test('a secret cut hides the order, and the card seen gives it back', () => {
+    const cutAndSeen: Procedure = {
+      name: 'Cut and seen',
+      packets: { pack: ['AC', '3H', 'KH', '9D'] },
+      steps: [
+        { do: 'choose', name: 'cut', from: 1, to: 3 },
+        { do: 'cut', packet: 'pack', count: 'cut', by: 'helper' },
+        { do: 'see', what: { 'face of': 'pack' }, name: 'seen' },
+      ],
+    };
+    const all = (known: boolean): boolean[][] => [Array.from({ length: 4 }, () => known)];
+    expect(knowing({ procedure: cutAndSeen, chosen: [2] })).toEqual([
+      all(true),
+      all(true),
+      all(false),
+      all(true),
+    ]);
+  });
+
+  test('rounds that the performer does are known, those of the helper are not', () => {
+    const rounds = (by: 'helper' | 'performer'): Procedure => ({
+      name: 'Rounds',
+      packets: { pack: ['AC', '3H', 'KH', '9D'] },
+      steps: [{ do: 'repeat', times: 3, by, steps: [{ do: 'cut', packet: 'pack', count: 1, by }] }],
+    });
+    const known = (by: 'helper' | 'performer'): unknown =>
+      knowing({ procedure: rounds(by), chosen: [] })?.map(([pack]) => pack.every((each) => each));
+    expect(known('performer')).not.toContain(false);
+    expect(known('helper')).toContain(false);
+  });
+
+  test('more worlds than the budget runs are not told', () => {
+    expect(knowing({ procedure: twoCuts, chosen: [14, 23], budget: 500 })).toBeUndefined();
+  });
+});

@@ -1,0 +1,220 @@
+import { runJob } from '../job/job';
+import { Procedure } from '../procedure/procedure';
+import { casesOf } from './cases';
+import { CURVE } from './curve';
+import { estimate } from './estimate';
+import { readLaid, sayLaid } from './laidWords';
+import { weigh } from './prove';
+import { failuresAt, sayProof } from './sayProof';
+import { ENDS, STUDY } from './study';
+import { WORKED } from './worked/worked';
+import { readProcedure } from './readProcedure';
+import vectors from '../../test/vectors/procedures.json';
+
+const worked = (name: string): Procedure => {
+  const found = WORKED.find(({ procedure }) => procedure.name === name);
+  if (!found) throw new Error(name);
+  return found.procedure;
+};
+const vector = (name: string): Procedure => {
+  const rows = vectors.rows as unknown as readonly { readonly procedure: Procedure }[];
+  return (rows.find(({ procedure }) => procedure.name === name) ?? rows[0]).procedure;
+};
+const says = (procedure: Procedure, budget?: number): readonly string[] => {
+  const { answer, more } = sayProof(runJob(STUDY, { procedure, budget }));
+  return [answer, more];
+};
+
+test.each<[string, Procedure, readonly string[]]>([
+  [
+    'with an out',
+    worked('Two cuts and a packet of numbers'),
+    [
+      'It works in 730 of 1,275 cases; 545 end in an out',
+      'No case fails. Out when second cut less first cut is under 5 or over 24.',
+    ],
+  ],
+  [
+    'asked',
+    worked('Turned over twice, deeper'),
+    ['It works in all 1,275 cases', '1,326 cases that they were asked not to choose are left out.'],
+  ],
+  [
+    'one fails',
+    worked('Dealt back and dealt again, from none'),
+    ['It fails in 1 of 21 cases: always when number is 0', ''],
+  ],
+  [
+    'a rule of one heap',
+    worked('Four heaps and their aces, any size'),
+    ['It fails in 238 of 3,332 cases: always when second heap is 1', ''],
+  ],
+  ['without a step', { name: 'Empty', steps: [] }, ['It works in the one case there is', '']],
+  [
+    'nothing left',
+    { name: 'None', steps: [{ do: 'require', that: { less: [2, 1] } }] },
+    ['No case is left', '1 case that they were asked not to choose is left out.'],
+  ],
+  [
+    'all fail',
+    {
+      name: 'All',
+      steps: [
+        { do: 'choose', name: 'k', from: 1, to: 3 },
+        { do: 'claim', that: { less: [2, 1] } },
+      ],
+    },
+    ['It fails in all 3 cases', ''],
+  ],
+  [
+    'an out always',
+    { name: 'Out', steps: [{ do: 'out', words: 'So.' }] },
+    ['Every case ends in an out: 1 case', ''],
+  ],
+])('what a proof says: %s', (_, procedure, said) => {
+  expect(says(procedure)).toEqual(said);
+});
+
+test('each step that fails says when', () => {
+  const at = (procedure: Procedure): unknown => [...failuresAt(runJob(STUDY, { procedure }))];
+  expect(at(worked('Four heaps and their aces, any size'))).toEqual([
+    ['12', 'It cannot be done when second heap is 1.'],
+  ]);
+  const two: Procedure = {
+    name: 'Two',
+    steps: [
+      { do: 'choose', name: 'k', from: 1, to: 4 },
+      { do: 'claim', that: { less: ['k', 4] } },
+      { do: 'turn card', packet: 'none', place: 'k' },
+    ],
+  };
+  expect(at(two)).toEqual([
+    ['3', 'It cannot be done.'],
+    ['2', 'It is not so.'],
+  ]);
+  expect(
+    at({ ...two, steps: [...two.steps.slice(0, 2), { do: 'claim', that: { less: [1, 'k'] } }] }),
+  ).toEqual([
+    ['3', 'It is not so in some cases, such as k is 1.'],
+    ['2', 'It is not so in some cases, such as k is 4.'],
+  ]);
+});
+
+test('a proof that ran out of its budget says so', () => {
+  const [answer, more] = says(worked('Turned over twice, not asked deeper'), 20_000);
+  expect(answer).toMatch(/^It fails in \d+ of the first \d+ cases$/);
+  expect(more).toBe('There are more cases than were tried.');
+});
+
+test.each([
+  'Two cuts and a packet of numbers',
+  'Four heaps and their aces, any size',
+  'Mirrored halves, one card taken',
+  'Dealt back and dealt again, from none',
+])('%s: in parts it is the same as at once', (name) => {
+  const procedure = worked(name);
+  const args = { procedure, budget: 2_000_000_000 };
+  const parts = STUDY.parts?.split(args) ?? [];
+  expect(parts.length).toBeGreaterThan(1);
+  const [whole, joined] = [runJob(STUDY, { procedure }), runJob(STUDY, args)];
+  expect({ ...joined, weights: undefined, chances: undefined }).toEqual({
+    ...whole,
+    weights: undefined,
+    chances: undefined,
+  });
+  for (const end of ['held', 'outs', 'failed'] as const)
+    expect(joined.chances?.[end]).toBeCloseTo(whole.chances?.[end] ?? -1, 12);
+  expect(
+    STUDY.parts?.join(
+      parts.map(() => ({ held: 2, outs: 0, failed: 1, leftOut: 0, share: 0.5 / parts.length })),
+    ),
+  ).toEqual({
+    ...{ held: 2 * parts.length, outs: 0, failed: parts.length, leftOut: 0 },
+    share: expect.closeTo(0.5, 9) as number,
+  });
+});
+
+test('what is claimed to be known is judged over all worlds, and not split', () => {
+  const procedure = worked('The next two ranks and their digits');
+  expect(STUDY.parts?.split({ procedure, budget: 2_000_000_000 })).toHaveLength(1);
+});
+
+test('the table of cases holds each case, and the chances are those weighed', () => {
+  const procedure = worked('Two cuts and a packet of numbers');
+  const { cases, chances } = runJob(STUDY, { procedure });
+  const listed = casesOf(procedure);
+  expect(cases?.names).toEqual(listed?.names);
+  expect(
+    Array.from(cases?.ends ?? [], (end, index) => ({
+      values: [...(cases?.values.subarray(2 * index, 2 * index + 2) ?? [])],
+      end: ENDS[end],
+    })),
+  ).toEqual(listed?.cases);
+  expect(chances).toEqual(weigh(procedure));
+});
+
+test('two cases that cannot be told apart are found, and look alike', () => {
+  const procedure: Procedure = {
+    name: 'Either card',
+    packets: { pack: ['AC', '3H', 'AC', '9D'] },
+    steps: [
+      { do: 'choose', name: 'cut', from: 1, to: 4 },
+      { do: 'cut', packet: 'pack', count: 'cut', by: 'helper' },
+      { do: 'see', what: { 'face of': 'pack' }, name: 'seen' },
+      { do: 'claim known', what: { 'top of': 'pack' } },
+    ],
+  };
+  expect(readProcedure(procedure).ok).toBe(true);
+  const { apart } = runJob(STUDY, { procedure });
+  expect(apart).toMatchObject({ at: '4', one: [['cut', 1]], other: [['cut', 3]] });
+  expect(new Set(apart?.values).size).toBe(2);
+});
+
+test('a curve has the chances at each value of a given, and none where it cannot be laid out', () => {
+  const procedure = worked('A packet counted in silence');
+  const curve = runJob(CURVE, { procedure, given: 'bank', from: 11, to: 14 });
+  expect(curve.map(({ value, chances }) => [value, chances?.held])).toEqual([
+    ...[11, 12, 13].map((bank) => [bank, weigh({ ...procedure, givens: { before: 20, bank } })?.held]),
+    [14, undefined],
+  ]);
+  expect(curve[2].chances?.held).toBeGreaterThan(curve[0].chances?.held ?? 1);
+});
+
+test('an estimate stops when its interval is as narrow as asked, and says the same again', () => {
+  const { procedure } = WORKED.find(({ chance }) => chance) ?? WORKED[0];
+  const found = estimate(procedure, { seed: 7, worlds: 200_000, width: 0.04 });
+  expect(found.held.high - found.held.low).toBeLessThanOrEqual(0.04);
+  expect(found.worlds).toBeLessThan(20_000);
+  expect(estimate(procedure, { seed: 7, worlds: 200_000, width: 0.04 })).toEqual(found);
+});
+
+describe('a packet in words', () => {
+  const rows = [
+    ...WORKED.map(({ procedure }) => procedure),
+    vector('A packet that knows its card, by givens'),
+  ].flatMap(({ packets = {}, givens = {} }) =>
+    Object.values(packets).map((row) => [row, Object.keys(givens)] as const),
+  );
+  test('what is said is read again as it was', () => {
+    for (const [row, givens] of rows)
+      expect(readLaid(sayLaid(row), givens)).toEqual({ ok: true, parts: row });
+    expect(rows.some(([row]) => row.some((part) => typeof part === 'object' && 'first' in part))).toBe(true);
+  });
+
+  test.each([
+    ['7d, 10♥ X1; 20 Indifferent', ['7D', 'TH', 'X1', { indifferent: 20 }]],
+    ['- - 7D*', ['-', '-', '7D*']],
+    ['52 - bank indifferent', [{ indifferent: { difference: [52, 'bank'] } }]],
+    ['', []],
+  ])('“%s”', (text, parts) => {
+    expect(readLaid(text, ['bank'])).toEqual({ ok: true, parts });
+  });
+
+  test.each([
+    ['7D 11H', '“11H” is no card.'],
+    ['bunk indifferent', '“bunk” is not understood here.'],
+    ['first bank of 7D 9Z', '“9Z” is no card.'],
+  ])('“%s” is told as wrong', (text, what) => {
+    expect(readLaid(text, ['bank'])).toEqual({ ok: false, what });
+  });
+});

@@ -1,0 +1,191 @@
+import { Job, JobRule } from '../job/job';
+import { Counts, Machine, MOST_FAILURES } from '../procedure/machine';
+import { Procedure } from '../procedure/procedure';
+import { compile } from '../procedure/program';
+import { Cases, End, listCases, MOST_CASES } from './cases';
+import { NotToldApart, notToldApart } from './notToldApart';
+import { plainRule } from './plainRule';
+import { BUDGET, Chances, chancesOf, PROOF, Proof, ProofArgs, weights } from './prove';
+import { Widest, widestRange } from './widestRange';
+
+/** Every case as rows of numbers, so that it is handed over at once. */
+export interface CaseTable {
+  /** What is chosen, in the order in which it is. */
+  readonly names: readonly string[];
+  /** By case times the number of names: what is chosen; NOT_CHOSEN where it ended before. */
+  readonly values: Int32Array;
+  /** By case: how it ended, as an index of ENDS. */
+  readonly ends: Uint8Array;
+}
+
+export const NOT_CHOSEN = -(2 ** 31);
+export const ENDS: readonly End[] = ['held', 'outs', 'failed'];
+
+/** How far it is: what was counted, and the proof as soon as that is whole. */
+export interface StudyProgress extends Counts {
+  readonly share: number;
+  readonly proof?: Proof;
+}
+
+/** A proof, and what can be said of it. It says how far it is as well: parts that have ended are told beside others. */
+export interface Study extends StudyProgress {
+  readonly proof: Proof;
+  /** What the cases weigh by the likelihood of each choice, and the chances that come of it. */
+  readonly weights: Counts | undefined;
+  readonly chances: Chances | undefined;
+  /** Where there are not too many, and the same things are chosen in each. */
+  readonly cases: CaseTable | undefined;
+  /** The plain rule of the cases that fail, and of those that end in an out. */
+  readonly rules: Readonly<Partial<Record<'failed' | 'outs', string>>>;
+  readonly widest: Widest | undefined;
+  readonly apart: NotToldApart | undefined;
+}
+
+export interface StudyArgs extends ProofArgs {
+  /** How many parts there are, each some values of the first choice: each tells its share of the whole. */
+  readonly parts?: number;
+}
+
+/** More cases than this are not described by a rule. */
+const MOST_DESCRIBED = 60_000;
+/** A proof that may do more steps than this is done in parts, and in so many. */
+const [LARGE, PARTS] = [1_000_000_000, 16];
+/** One that does more than this before its first choice is not split. */
+const MOST_BEFORE = 1_000_000;
+
+const tableOf = ({ names, cases }: Cases): CaseTable => {
+  const values = new Int32Array(cases.length * names.length).fill(NOT_CHOSEN);
+  cases.forEach((each, index) => values.set(each.values, index * names.length));
+  return { names, values, ends: Uint8Array.from(cases, ({ end }) => ENDS.indexOf(end)) };
+};
+
+const casesIn = ({ names, values, ends }: CaseTable): Cases => ({
+  names,
+  cases: Array.from(ends, (end, index) => ({
+    end: ENDS[end],
+    values: [...values.subarray(index * names.length, (index + 1) * names.length)].filter(
+      (value) => value !== NOT_CHOSEN,
+    ),
+  })),
+});
+
+/** Adds up what parts have counted. */
+const addUp = (counts: readonly Counts[]): Counts =>
+  counts.reduce<Counts>(
+    (sum, each) => ({
+      ...{ held: sum.held + each.held, outs: sum.outs + each.outs },
+      ...{ failed: sum.failed + each.failed, leftOut: sum.leftOut + each.leftOut },
+    }),
+    { held: 0, outs: 0, failed: 0, leftOut: 0 },
+  );
+
+const shareOf = (parts: readonly StudyProgress[]): number => parts.reduce((sum, { share }) => sum + share, 0);
+
+/** What the first choice may be, where it can be split: nothing is claimed to be known, which is judged over all worlds. */
+const firstChoice = (procedure: Procedure): { readonly low: number; readonly high: number } | undefined => {
+  const program = compile(procedure);
+  if (program.claims.length > 0) return undefined;
+  const machine = new Machine(program, { chosen: () => undefined });
+  for (let done = false; !done && !machine.asked && machine.steps < MOST_BEFORE;)
+    done = machine.run(machine.steps + 1);
+  return machine.asked;
+};
+
+/** Proves a procedure, and then says of it what can be said; where that is long, in parts beside each other. */
+export const STUDY: JobRule<StudyArgs, StudyProgress, Study> = {
+  *start({ parts = 1, ...args }) {
+    const nothing = { weights: undefined, chances: undefined, cases: undefined, apart: undefined };
+    const proof = yield* part(PROOF.start(args), (progress) => ({
+      ...progress,
+      share: progress.share / parts,
+    }));
+    const { held, outs, failed, leftOut } = proof;
+    const counted: StudyProgress = { held, outs, failed, leftOut, share: 1 / parts, proof };
+    yield counted;
+    if (!proof.complete) return { ...counted, ...nothing, proof, rules: {}, widest: undefined };
+    const so = (): StudyProgress => counted;
+    const weighed = yield* part(weights(args), so);
+    const apart = proof.failures.some(({ why }) => why === 'not known')
+      ? yield* part(notToldApart(args.procedure, args.budget ?? BUDGET), so)
+      : undefined;
+    const cases = yield* part(listCases(args.procedure, { first: args.first }), so);
+    return {
+      ...{ ...counted, ...nothing, proof, weights: weighed, cases: cases && tableOf(cases), apart },
+      ...{ rules: {}, widest: undefined },
+    };
+  },
+  parts: {
+    split(args) {
+      const choice = (args.budget ?? BUDGET) > LARGE ? firstChoice(args.procedure) : undefined;
+      if (!choice || choice.high <= choice.low) return [args];
+      const size = choice.high - choice.low + 1;
+      const parts = Math.min(PARTS, size);
+      return Array.from({ length: parts }, (_, index) => ({
+        ...{ ...args, parts },
+        first: {
+          from: choice.low + Math.floor((index * size) / parts),
+          to: choice.low + Math.floor(((index + 1) * size) / parts) - 1,
+        },
+      }));
+    },
+    join<Value extends StudyProgress | Study>(values: readonly Value[]): Value {
+      const ended = values.filter((value): value is Value & Study => 'rules' in value);
+      if (ended.length === values.length) return describe(ended) as Value;
+      return { ...addUp(values), share: shareOf(values) } as Value;
+    },
+  },
+};
+
+/** The table of all parts; undefined where one has none, or all together have too many. */
+const joinTables = (tables: readonly (CaseTable | undefined)[]): CaseTable | undefined => {
+  const found = tables.filter((table) => table !== undefined);
+  const names = found.reduce<readonly string[]>(
+    (longest, each) => (each.names.length > longest.length ? each.names : longest),
+    [],
+  );
+  const count = found.reduce((sum, { ends }) => sum + ends.length, 0);
+  const alike = found.every((table) => table.names.every((name, index) => names[index] === name));
+  if (found.length < tables.length || count > MOST_CASES || !alike) return undefined;
+  if (found.length === 1) return found[0];
+  return tableOf({ names, cases: found.flatMap((table) => casesIn(table).cases) });
+};
+
+/** All parts together, and what can be said of them. */
+const describe = (parts: readonly Study[]): Study => {
+  const counts = addUp(parts.map(({ proof }) => proof));
+  const proof: Proof = {
+    ...counts,
+    complete: parts.every((each) => each.proof.complete),
+    cases: counts.held + counts.outs + counts.failed,
+    failures: parts.flatMap((each) => each.proof.failures).slice(0, MOST_FAILURES),
+  };
+  const weighed = parts.map((each) => each.weights).filter((each) => each !== undefined);
+  const whole = weighed.length === parts.length ? addUp(weighed) : undefined;
+  const table = proof.complete ? joinTables(parts.map(({ cases }) => cases)) : undefined;
+  const described = table && table.ends.length <= MOST_DESCRIBED ? casesIn(table) : undefined;
+  return {
+    ...{
+      ...counts,
+      share: shareOf(parts),
+      proof,
+      weights: whole,
+      chances: whole && chancesOf(whole),
+      cases: table,
+    },
+    rules: described ? { failed: plainRule(described, 'failed'), outs: plainRule(described, 'outs') } : {},
+    widest: described && widestRange(described),
+    apart: parts.find(({ apart }) => apart)?.apart,
+  };
+};
+
+/** Another job on the way, of which something is told all the while. */
+function* part<Progress, Result>(
+  job: Job<Progress, Result>,
+  tell: (progress: Progress) => StudyProgress,
+): Job<StudyProgress, Result> {
+  for (;;) {
+    const step = job.next();
+    if (step.done) return step.value;
+    yield tell(step.value);
+  }
+}
