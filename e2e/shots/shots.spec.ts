@@ -84,13 +84,6 @@ test('learn, how it stands', async ({ enumeron, page }) => {
   await shoot(enumeron, 'learn-standing');
 });
 
-test('learn, sums', async ({ enumeron, page }) => {
-  await enumeron.open('/learn');
-  await page.getByRole('link', { name: 'Sums' }).click();
-  await page.getByRole('table').waitFor();
-  await shoot(enumeron, 'learn-sums');
-});
-
 test.describe('a practice on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, colorScheme: 'dark' });
 
@@ -128,13 +121,6 @@ test('arrange, sorting guide', async ({ enumeron, page }) => {
   await shoot(enumeron, 'arrange-sorting');
 });
 
-test('arrange, check of the pack', async ({ enumeron, page }) => {
-  await enumeron.open('/arrange/sample-tidemark/check');
-  for (const name of ['9D', 'QC', '4C', 'AS', 'JH'])
-    await page.getByRole('textbox', { name: 'type it' }).pressSequentially(name);
-  await shoot(enumeron, 'arrange-check');
-});
-
 test('weave', async ({ enumeron, page }) => {
   await enumeron.open('/weave');
   for (const [line, card, place] of [
@@ -158,6 +144,29 @@ test('weave, order to order', async ({ enumeron, page }) => {
   await page.getByRole('combobox', { name: /^From/ }).selectOption('the pack after the row');
   await expect(page.locator('.words')).toContainText('no fewer');
   await shoot(enumeron, 'weave-orders');
+});
+
+test('rehearse', async ({ enumeron, page }) => {
+  await enumeron.open('/rehearse');
+  await page.getByText('Two cuts and a packet of numbers').click();
+  await expect(page.locator('#proof-title')).toContainText('730 of 1,275');
+  await page.getByLabel('first cut, 1 to 50').fill('14');
+  await page.keyboard.press('Enter');
+  await page.getByRole('group', { name: /^The table/ }).focus();
+  await page.keyboard.press('End');
+  await page.getByLabel('second cut, 15 to 51').fill('26');
+  await page.keyboard.press('Enter');
+  for (let step = 0; step < 4; step++) await page.getByRole('button', { name: 'A step on' }).click();
+  await page.getByText('As a table').scrollIntoViewIfNeeded();
+  await shoot(enumeron, 'rehearse');
+});
+
+test('rehearse, a step written', async ({ enumeron, page }) => {
+  await enumeron.open('/rehearse');
+  await page.getByText('Four heaps and their aces, any size').click();
+  await expect(page.locator('#proof-title')).toContainText('238 of 3,332');
+  await page.locator('[data-line="5"] [data-part="from"]').click();
+  await shoot(enumeron, 'rehearse-writing');
 });
 
 test('weave, what went wrong', async ({ enumeron, page }) => {

@@ -90,6 +90,19 @@ test('each script and worker may be refused once: the place is reached, and what
     }).toPass();
   }
 
+  await page.goto('/rehearse/sample-a-packet-counted-in-silence');
+  await patiently(page, page.locator('en-curve-chart svg'));
+  await patiently(page, page.locator('en-step-list .keys'));
+  await page.goto('/rehearse');
+  const turned = {
+    name: 'a.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{"name":"A","steps":[]}'),
+  };
+  await patiently(page, page.getByText('No step yet'), () =>
+    page.getByLabel('Open a file').setInputFiles(turned, { timeout: 2000 }),
+  );
+
   // What is loaded by an act, and by a worker.
   await page.goto('/arrange/sample-tidemark');
   await patiently(page, page.getByText(/\d+ of 100/).first());

@@ -12,6 +12,12 @@ export interface View {
   readonly fill?: (page: Page) => Promise<void>;
 }
 
+/** Waits for what writes a procedure: it comes behind what shows it. */
+const written = async (page: Page): Promise<void> => {
+  await page.getByRole('combobox', { name: /^Add step/ }).waitFor();
+  await page.getByText('Set-up and notes').waitFor();
+};
+
 export const VIEWS: readonly View[] = [
   { name: 'reckon', path: '/reckon', ask: ['face KH', '7D 15'] },
   { name: 'reckon, out of step', path: '/reckon', ask: ['deal 9', '7D 15'] },
@@ -81,6 +87,37 @@ export const VIEWS: readonly View[] = [
       await page.getByLabel('at', { exact: true }).fill('2');
       await page.getByLabel('card', { exact: true }).first().fill('2D');
       await page.getByText('The pack lies so').waitFor();
+    },
+  },
+  { name: 'rehearse', path: '/rehearse', fill: (page) => page.getByText('Remove').first().waitFor() },
+  {
+    name: 'rehearse, a procedure',
+    path: '/rehearse/sample-two-cuts-and-a-packet-of-numbers',
+    fill: async (page) => {
+      await page.getByText('It works in 730 of 1,275').waitFor();
+      await written(page);
+      await page.getByLabel('first cut, 1 to 50').fill('14');
+      await page.keyboard.press('Enter');
+      await page.getByText('Step 1 of 5', { exact: true }).waitFor();
+    },
+  },
+  {
+    name: 'rehearse, a step written',
+    path: '/rehearse/sample-turned-over-twice-not-asked-deeper',
+    fill: async (page) => {
+      await page.getByText('It fails in').waitFor();
+      await written(page);
+      await page.getByText('Set-up and notes').click();
+      await page.locator('[data-line="1"] [data-part="from"]').click();
+      await page.locator('input[data-field="from"]').waitFor();
+    },
+  },
+  {
+    name: 'rehearse, by chance',
+    path: '/rehearse/sample-a-key-card-under-two-riffles',
+    fill: async (page) => {
+      await page.getByText('It works in about').waitFor();
+      await written(page);
     },
   },
   { name: 'settings', path: '/settings' },

@@ -7,7 +7,10 @@ interface Found {
   readonly stops: number;
 }
 
-/** So many presses of Tab are done before it is looked whether they reached anything new. */
+/**
+ * So many presses of Tab are done before it is looked whether they reached anything new. A whole lap without is the end:
+ * what shows only when its line is reached is there in the next, since these presses come faster than a frame.
+ */
 const AT_ONCE = 8;
 
 /**
@@ -34,10 +37,11 @@ export const walk = async (page: Page): Promise<Found> => {
     Object.assign(window, { walked: { reached, unshown, nameOf } });
     (document.activeElement as HTMLElement | null)?.blur();
   });
-  for (let [stops, step] = [-1, 0]; step < 250; step += AT_ONCE) {
+  for (let [stops, step, idle] = [-1, 0, 0]; step < 400; step += AT_ONCE) {
     for (let press = 0; press < AT_ONCE; press++) await page.keyboard.press('Tab');
     const reached = await page.evaluate(() => (window as unknown as Walked).walked.reached.size);
-    if (reached === stops) break;
+    idle = reached === stops ? idle + AT_ONCE : 0;
+    if (idle > reached) break;
     stops = reached;
   }
   return page.evaluate(() => {

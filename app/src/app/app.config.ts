@@ -20,7 +20,7 @@ import { ROOM_SAMPLES } from './data/samples';
 import { fontsReady } from './frame/fonts';
 import { backupInWorker } from './workers/backup.host';
 import { RUN_JOB } from './workers/jobs';
-import { runInWorkers } from './workers/jobs.host';
+import { runLater } from './workers/run-later';
 import { ROOMS } from './rooms';
 import { PreloadWhenIdle } from './shared/preload';
 import { Scripts } from './shared/scripts';
@@ -39,7 +39,7 @@ export const appConfig: ApplicationConfig = {
     // A part that is shown again finds its styles: to take them out and in costs the whole page a look at every rule.
     { provide: REMOVE_STYLES_ON_COMPONENT_DESTROY, useValue: false },
     { provide: ROOM_SAMPLES, useValue: ROOMS },
-    { provide: RUN_JOB, useValue: runInWorkers },
+    { provide: RUN_JOB, useValue: runLater },
     { provide: BACKUP_WORK, useFactory: () => backupInWorker(backupOnPage()) },
     provideAppInitializer(() => Promise.all([inject(Boot).run(), fontsReady()])),
   ],

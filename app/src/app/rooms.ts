@@ -2,11 +2,12 @@ import { ARRANGE } from './arrange/room';
 import { Line } from './data/kind';
 import { LEARN } from './learn/room';
 import { RECKON } from './reckon/room';
+import { REHEARSE } from './rehearse/room';
 import { Room, Told } from './shared/room';
 import { WEAVE } from './weave/room';
 
 /** The rooms that exist, in the order of the work. */
-export const ROOMS: readonly Room[] = [ARRANGE, LEARN, RECKON, WEAVE];
+export const ROOMS: readonly Room[] = [ARRANGE, LEARN, RECKON, WEAVE, REHEARSE];
 
 /**
  * The room that opens when no other is asked for. It comes with the frame: as a part of its own it would be a dozen

@@ -271,6 +271,18 @@ const ROWS: Readonly<Record<string, fc.Arbitrary<unknown>>> = {
     },
     { requiredKeys: ['id', 'at', 'weave', 'size', 'cut', 'faults', 'slips'] },
   ),
+  procedures: fc.record(
+    {
+      id: anyId,
+      procedure: fc.record({
+        name: fc.string({ maxLength: 60 }),
+        steps: fc.array(fc.jsonValue(), { maxLength: 3 }),
+      }),
+      at: anyTime,
+      sample: fc.constant(true),
+    },
+    { requiredKeys: ['id', 'procedure', 'at'] },
+  ),
   lately: fc.record({
     id: fc.constant('lately'),
     ways: fc.array(fc.stringMatching(/^[a-z-]{0,20}$/), { maxLength: 20 }),

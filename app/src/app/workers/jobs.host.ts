@@ -1,4 +1,4 @@
-import { RunJob } from './jobs';
+import { JobName, RunJob } from './jobs';
 import type { JobsInWorker } from './jobs-in-worker';
 import { Lender, lending } from './lender';
 import { Jobs, remembering, runOn } from './run-job';
@@ -25,6 +25,14 @@ const lender = (): Lender<Jobs> => {
 };
 
 /** One core is left to the page where there are three or more. */
-const cores = Math.max(2, Math.min(8, (navigator.hardwareConcurrency || 2) - 1));
+const free = (navigator.hardwareConcurrency || 2) - 1;
+const MOST = 8;
+const run = runOn(lender, Math.max(2, Math.min(MOST, free)));
 
-export const runInWorkers: RunJob = remembering(runOn(lender, cores));
+/** The same, and with two cores, too: it goes on for long while one works. */
+const beside = runOn(lender, Math.max(1, Math.min(MOST, free)));
+const LONG: ReadonlySet<JobName> = new Set(['study']);
+
+export const runInWorkers: RunJob = remembering((name, args, held) =>
+  (LONG.has(name) ? beside : run)(name, args, held),
+);

@@ -177,7 +177,10 @@ test('unsubscribing ends the workers; a worker that fails is tried again, then i
 
 test.each(Object.keys(JOBS) as (keyof typeof JOBS)[])('%s: its parts are plain values', (name) => {
   const examples: { readonly [Name in keyof typeof JOBS]: ArgsOf<Name> } = {
+    curve: { procedure: { ...PROCEDURE, givens: { k: 1 } }, given: 'k', from: 1, to: 2 },
     estimate: { procedure: PROCEDURE, seed: 1, worlds: 20 },
+    knowing: { procedure: PROCEDURE, chosen: [1] },
+    study: { procedure: PROCEDURE },
     diagnosis: { before: pack, intended: 'in', seen: [] },
     forecast: {
       ...{ order: pack, directions: ['number'], blocks: [pack], newCards: 5, schedule: SCHEDULE },

@@ -13,6 +13,7 @@ import { ORDERS } from './orders';
 import { PACK } from './pack';
 import { PATTERNS_TOLD } from './patterns';
 import { PRACTICE } from './practice';
+import { PROCEDURES } from './procedures';
 import { REVIEWS } from './reviews';
 import { RUNS } from './runs';
 import { SCHEDULES } from './schedules';
@@ -26,7 +27,7 @@ import { WEAVES_DONE } from './weaves';
 import { WEAVING } from './weaving';
 
 /** The version of all that is stored, and of a backup. A kind says what it does to bring a row to a later one. */
-export const DATA_VERSION = 5;
+export const DATA_VERSION = 6;
 
 /** Every kind of stored row. To add one: its file, and its name here. */
 export const KINDS: readonly Kind[] = [
@@ -55,6 +56,7 @@ export const KINDS: readonly Kind[] = [
   WEAVING,
   WEAVE_ROWS,
   WEAVES_DONE,
+  PROCEDURES,
 ];
 
 export const kindNamed = (name: string): Kind | undefined => KINDS.find((kind) => kind.name === name);

@@ -82,7 +82,7 @@ test('completions go on from what is typed', () => {
   expect(texts('1')).toEqual(['TC', 'TD', 'TH', 'TS']);
   expect(texts('fa')).toEqual(['face ']);
   expect(texts('face k')).toEqual(['face KC', 'face KD', 'face KH', 'face KS']);
-  expect(texts('re')).toEqual(['redo', 'reckon']);
+  expect(texts('re')).toEqual(['redo', 'reckon', 'rehearse']);
   expect(texts('')).toEqual(['face ', 'cut ', 'in', 'help']);
 });
 

@@ -46,7 +46,8 @@ export class PathChart {
       .join(''),
   );
   protected readonly columns = computed(() =>
-    this.orders().map((_, index) => ({
+    // Without a move there is nothing between columns.
+    (this.row().length === 0 ? [] : this.orders()).map((_, index) => ({
       x: columnX(this.frame(), index, this.row().length),
       here: index === this.step(),
     })),

@@ -1,0 +1,43 @@
+import type { Procedure } from '@enumeron/core/file/procedure/procedure';
+import { Kind } from '../kind';
+
+/** A procedure under its name, as it is written: it may be wrong in what it says, which Rehearse tells at the step. */
+export interface ProcedureRow {
+  readonly id: string;
+  readonly procedure: Procedure;
+  /** When it was made. */
+  readonly at: number;
+  readonly sample?: true;
+}
+
+/** The longest procedure that is kept, in characters of its file. */
+export const LONGEST_PROCEDURE = 400_000;
+
+export const PROCEDURES: Kind<ProcedureRow> = {
+  name: 'procedures',
+  table: 'procedures',
+  stores: 'id',
+  keyOf: ({ id }) => id,
+  words: ['procedure', 'procedures'],
+  line: 'table',
+  inBackup: true,
+  most: 2000,
+  schema: (joi, { key, time, craft }) =>
+    joi.object({
+      id: key,
+      // The language is read in the room, with the step at which something is wrong.
+      procedure: craft((value) => {
+        const { name, steps } = (value ?? {}) as { readonly name?: unknown; readonly steps?: unknown };
+        return typeof name === 'string' &&
+          Array.isArray(steps) &&
+          JSON.stringify(value).length <= LONGEST_PROCEDURE
+          ? undefined
+          : {
+              what: 'This is no procedure, or too long for one.',
+              remedy: 'Give it a name and a list of steps.',
+            };
+      }).required(),
+      at: time,
+      sample: joi.valid(true),
+    }),
+};

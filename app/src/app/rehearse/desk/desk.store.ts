@@ -1,0 +1,244 @@
+import { computed, inject, Injectable, signal } from '@angular/core';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { Problem } from '@enumeron/core/deck';
+import type { Procedure, Step } from '@enumeron/core/file/procedure/procedure';
+import { packetsOf, namesIn } from '@enumeron/core/file/procedure/walk';
+import { DRAFT } from '@enumeron/core/file/rehearse/draft';
+import {
+  dropPath,
+  insertSteps,
+  Line,
+  lineBefore,
+  linesOf,
+  listAt,
+  moveSteps,
+  Path,
+  pathBelow,
+  pathBeside,
+  pathOf,
+  removeSteps,
+  replaceStep,
+  sayPath,
+  stepAt,
+  without,
+} from '@enumeron/core/file/rehearse/editSteps';
+import { namesBefore } from '@enumeron/core/file/rehearse/palette';
+import { readProcedure } from '@enumeron/core/file/rehearse/readProcedure';
+import { renameAt } from '@enumeron/core/file/rehearse/rename';
+import { Names } from '@enumeron/core/file/rehearse/words';
+import { concat, EMPTY, map, of, switchMap, timer } from 'rxjs';
+import { Journal } from '../../data/journal';
+import { placeOf } from '../../data/kind';
+import { PROCEDURES } from '../../data/kinds/procedures';
+import { ProceduresStore } from '../procedures.store';
+
+/** How long after a change it is proved anew, in milliseconds. */
+const PAUSE = 200;
+
+/** Where the focus goes when what was done shows: the first field of a step, its line, or where a step is added. */
+export type Wanted = { readonly what: 'fields' | 'line'; readonly path: string } | { readonly what: 'add' };
+
+/** The procedure that is open: what is wrong in it, which of its lines is chosen, and every change to it. */
+@Injectable()
+export class Desk {
+  private readonly journal = inject(Journal);
+  private readonly procedures = inject(ProceduresStore);
+
+  readonly id = signal('');
+  readonly row = computed(() => (this.id() === '' ? undefined : this.procedures.find(this.id())));
+  /** What is stored under this address is not there, or cannot be shown. */
+  readonly missing = computed(() => this.id() !== '' && !this.row() && this.procedures.isRead(this.id()));
+  readonly damaged = computed(() => {
+    const row = this.row();
+    return row && DRAFT(row.procedure, {});
+  });
+  readonly procedure = computed<Procedure | undefined>(() =>
+    this.damaged() === undefined ? this.row()?.procedure : undefined,
+  );
+  readonly steps = computed<readonly Step[]>(() => this.procedure()?.steps ?? []);
+  readonly lines = computed<readonly Line[]>(() => linesOf(this.steps()));
+
+  private readonly reading = computed(() => {
+    const procedure = this.procedure();
+    return procedure && readProcedure(procedure);
+  });
+  /** The procedure where nothing is wrong in it. */
+  readonly right = computed<Procedure | undefined>(() => {
+    const reading = this.reading();
+    return reading?.ok ? reading.procedure : undefined;
+  });
+  private readonly problems = computed<readonly Problem[]>(() => {
+    const reading = this.reading();
+    return reading && !reading.ok ? reading.problems : [];
+  });
+  /** The same, when nothing has been changed for a moment; undefined until then, and where something is wrong. */
+  readonly settled = toSignal(
+    toObservable(this.right).pipe(
+      switchMap((right, index) =>
+        right === undefined
+          ? of(undefined)
+          : concat(
+              index === 0 ? EMPTY : of(undefined),
+              timer(index === 0 ? 0 : PAUSE).pipe(map(() => right)),
+            ),
+      ),
+    ),
+  );
+  /** What is wrong, by the path of its step. */
+  readonly wrongAt = computed<ReadonlyMap<string, Problem>>(
+    () => new Map(this.problems().map((problem) => [problem.where?.replace(/^Step /, '') ?? '', problem])),
+  );
+  /** What is wrong outside the steps. */
+  readonly wrongElsewhere = computed(() =>
+    this.problems().filter(({ where }) => !where?.startsWith('Step ')),
+  );
+  readonly wrongSteps = computed(() => this.problems().length - this.wrongElsewhere().length);
+
+  /** The line that is chosen, and how many steps from it on are. */
+  readonly chosen = signal('');
+  readonly count = signal(1);
+  private readonly placed = signal<Path | undefined>(undefined);
+  /** Where a new step goes. */
+  readonly adding = computed<Path>(() => this.placed() ?? pathBelow(this.steps(), this.chosen()));
+  /** The line below which it is written; undefined above all. */
+  readonly addingBelow = computed(() => lineBefore(this.lines(), this.adding()));
+  readonly wanted = signal<Wanted | undefined>(undefined);
+
+  /** What may be named in an expression, and what of it is offered at the chosen line. */
+  readonly names = computed<Names>(() => {
+    const procedure = this.procedure();
+    const { steps = [], packets = {}, orders = {}, givens = {} } = procedure ?? {};
+    return {
+      names: [...new Set([...namesIn(steps), ...Object.keys(givens)])].filter((name) => name !== ''),
+      packets: [...new Set([...Object.keys(packets), ...packetsOf(steps)])].filter((name) => name !== ''),
+      orders: Object.keys(orders),
+      ...(procedure && { offered: namesBefore(procedure, pathOf(this.chosen())) }),
+    };
+  });
+
+  choose(line: string): void {
+    if (line === this.chosen() && this.count() === 1) return;
+    this.chosen.set(line);
+    this.count.set(1);
+    this.placed.set(undefined);
+  }
+
+  /** One step more or less in a row with the chosen one. */
+  extend(by: 1 | -1): void {
+    const path = pathOf(this.chosen());
+    if (path.length % 2 === 0) return;
+    const most = listAt(this.steps(), path).length - (path.at(-1) ?? 1) + 1;
+    this.count.update((count) => Math.max(1, Math.min(most, count + by)));
+  }
+
+  /** New steps go to a path of their own. */
+  place(path: Path): void {
+    this.placed.set(path);
+    this.wanted.set({ what: 'add' });
+  }
+
+  /** New steps go behind the step that holds the one beside which they would. */
+  placeOutside(): boolean {
+    const path = this.adding();
+    if (path.length < 3) return false;
+    this.place([...path.slice(0, -3), path[path.length - 3] + 1]);
+    return true;
+  }
+
+  /** Changes the procedure, which is the user's own from then on. What goes on with the same thing at once is one change. */
+  change(label: string, make: (procedure: Procedure) => Procedure, about = ''): void {
+    const id = this.id();
+    void this.journal.commit(
+      label,
+      [placeOf(PROCEDURES, id)],
+      ([row]) => row && [{ ...without(row, 'sample'), procedure: make(row.procedure) }],
+      about === '' ? undefined : `${id} ${about}`,
+    );
+  }
+
+  private edit(label: string, make: (steps: readonly Step[]) => readonly Step[], about?: string): void {
+    this.change(label, (procedure) => ({ ...procedure, steps: make(procedure.steps) }), about);
+  }
+
+  /** Writes one field of a step; undefined takes it away. */
+  set(line: string, field: string, value: unknown): void {
+    const path = pathOf(line);
+    if (field === 'name' && typeof value === 'string') {
+      this.change(`change step ${line}`, (procedure) => renameAt(procedure, path, value));
+      return;
+    }
+    const write = (steps: readonly Step[]): readonly Step[] => {
+      const step = stepAt(steps, path);
+      if (!step) return steps;
+      return replaceStep(
+        steps,
+        path,
+        value === undefined ? without(step, field) : { ...step, [field]: value },
+      );
+    };
+    this.edit(`change step ${line}`, write, `${line} ${field}`);
+  }
+
+  add(steps: readonly Step[]): void {
+    const path = this.adding();
+    const line = sayPath(path);
+    const added = insertSteps(this.steps(), path, steps);
+    this.edit(steps.length === 1 ? `add step ${line}` : `add ${steps.length.toString()} steps`, (all) =>
+      insertSteps(all, path, steps),
+    );
+    this.choose(line);
+    // The next comes behind all of them, or into the one that holds none yet.
+    const last = sayPath([...path.slice(0, -1), path[path.length - 1] + steps.length - 1]);
+    this.placed.set(pathBelow(added, last));
+    this.wanted.set({ what: 'fields', path: line });
+  }
+
+  /** The chosen steps, in a row. */
+  chosenSteps(): readonly Step[] {
+    const path = pathOf(this.chosen());
+    if (path.length % 2 === 0) return [];
+    const first = path[path.length - 1] - 1;
+    return listAt(this.steps(), path).slice(first, first + this.count());
+  }
+
+  remove(): void {
+    const [line, count] = [this.chosen(), this.count()];
+    if (this.chosenSteps().length === 0) return;
+    const path = pathOf(line);
+    const left = linesOf(removeSteps(this.steps(), path, count));
+    this.edit(count === 1 ? `remove step ${line}` : `remove ${count.toString()} steps`, (steps) =>
+      removeSteps(steps, path, count),
+    );
+    const stays = left.some((each) => each.path === line)
+      ? line
+      : (lineBefore(left, path) ?? left.at(0)?.path ?? '');
+    this.choose('');
+    this.choose(stays);
+    this.wanted.set(stays === '' ? { what: 'add' } : { what: 'line', path: stays });
+  }
+
+  /** Moves the chosen steps one place up or down, into branches and out of them. */
+  shift(down: boolean): void {
+    const path = pathOf(this.chosen());
+    if (path.length % 2 === 0) return;
+    const to = pathBeside(this.steps(), path, this.count(), down);
+    if (to) this.moveTo(to);
+  }
+
+  /** Moves the step of a line so that it is another line. */
+  drop(line: string, index: number): void {
+    this.choose(line);
+    this.moveTo(dropPath(this.steps(), line, index));
+  }
+
+  private moveTo(to: Path): void {
+    const [line, count] = [this.chosen(), this.count()];
+    const path = pathOf(line);
+    const moved = moveSteps(this.steps(), path, count, to);
+    if (!moved) return;
+    this.edit(`move step ${line}`, (steps) => moveSteps(steps, path, count, to)?.steps ?? steps);
+    this.choose(sayPath(moved.at));
+    this.count.set(count);
+    this.wanted.set({ what: 'line', path: sayPath(moved.at) });
+  }
+}

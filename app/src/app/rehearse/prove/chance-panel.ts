@@ -1,0 +1,139 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import type { Estimate } from '@enumeron/core/file/odds/interval';
+import { answerTo, jobView } from '../../workers/job-view';
+import { Desk } from '../desk/desk.store';
+
+/** How far the interval may go to either side, in hundredths. */
+const WIDTHS = [3, 2, 1, 0.5] as const;
+const MOST_WORLDS = 2_000_000;
+const BUDGET = 20_000_000_000;
+
+const inHundredths = ({ share, low, high }: Estimate): { share: string; between: string } => ({
+  share: `${(100 * share).toFixed(1)} %`,
+  between: `${(100 * low).toFixed(1)} and ${(100 * high).toFixed(1)} %`,
+});
+
+/** Where cards are shuffled by chance: how often it works, tried until that is known as closely as asked. */
+@Component({
+  selector: 'en-chance-panel',
+  imports: [MatButton],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `<div class="answer" [class.old]="!ended()" aria-live="polite">
+      @if (found(); as found) {
+        <h2 id="proof-title">It works in about {{ found.held.share }}</h2>
+        <p>
+          Between {{ found.held.between }}, nineteen times in twenty: {{ found.worlds }} tries with every
+          choice and shuffle drawn by chance.
+        </p>
+      } @else {
+        <h2 id="proof-title">Trying</h2>
+        <p>Chance enters: every choice and shuffle is drawn.</p>
+      }
+    </div>
+    @if (found(); as found) {
+      <table>
+        <caption class="spoken">
+          How the tries end
+        </caption>
+        <tbody>
+          @for (row of found.rows; track row.words) {
+            <tr>
+              <th scope="row">{{ row.words }}</th>
+              <td>{{ row.share }}</td>
+              <td class="between">between {{ row.between }}</td>
+            </tr>
+          }
+        </tbody>
+      </table>
+      @if (found.leftOut !== '0') {
+        <p class="note">{{ found.leftOut }} tries that they were asked not to choose are left out.</p>
+      }
+      @if (found.unjudged !== '') {
+        <p class="note">
+          Whether you can know what step {{ found.unjudged }} claims cannot be told by trying.
+        </p>
+      }
+    }
+    <p class="row">
+      <label>
+        to within
+        <select #wide (change)="width.set(+wide.value)">
+          @for (each of widths; track each) {
+            <option [value]="each" [selected]="each === width()">{{ each }} %</option>
+          }
+        </select>
+      </label>
+      <label>
+        seed
+        <input #start type="number" step="1" min="1" [value]="seed()" (change)="seedFrom(start.value)" />
+      </label>
+      @if (!ended()) {
+        <button mat-button type="button" (click)="stopped.set(!stopped())">
+          {{ stopped() ? 'Go on' : 'Stop' }}
+        </button>
+      }
+    </p>`,
+  styleUrls: ['../../shared/page.scss', './proof-panel.scss'],
+  styles: `
+    .between {
+      color: var(--muted);
+      font-weight: 400;
+    }
+
+    .row label {
+      display: inline-flex;
+      gap: 6px;
+      align-items: center;
+    }
+
+    .row input {
+      width: 6rem;
+    }
+  `,
+})
+export class ChancePanel {
+  private readonly desk = inject(Desk);
+
+  protected readonly widths = WIDTHS;
+  protected readonly width = signal<number>(2);
+  protected readonly seed = signal(1);
+  protected readonly stopped = signal(false);
+
+  private readonly asked = computed(() => {
+    const procedure = this.desk.settled();
+    if (!procedure || this.stopped()) return undefined;
+    // To either side: the whole interval is twice as wide.
+    return {
+      procedure,
+      seed: this.seed(),
+      worlds: MOST_WORLDS,
+      width: (2 * this.width()) / 100,
+      budget: BUDGET,
+    };
+  });
+  private readonly job = jobView('estimate', this.asked);
+  protected readonly ended = computed(() => answerTo(this.job(), this.asked()) !== undefined);
+  protected readonly found = computed(() => {
+    const view = this.job();
+    if (!view || view.kind === 'failed') return undefined;
+    const so = view.kind === 'ended' ? view.result : view.progress;
+    if (so.worlds === 0) return undefined;
+    return {
+      held: inHundredths(so.held),
+      worlds: so.worlds.toLocaleString('en'),
+      leftOut: so.leftOut.toLocaleString('en'),
+      unjudged: so.unjudged.join(', '),
+      rows: [
+        { words: 'works', ...inHundredths(so.held) },
+        { words: 'out', ...inHundredths(so.outs) },
+        { words: 'fails', ...inHundredths(so.failed) },
+      ],
+    };
+  });
+
+  protected seedFrom(text: string): void {
+    const seed = Number(text);
+    if (Number.isSafeInteger(seed) && seed > 0) this.seed.set(seed);
+  }
+}

@@ -1,0 +1,108 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatProgressBar } from '@angular/material/progress-bar';
+import { kindOf, kindsOf } from '@enumeron/core/file/procedure/walk';
+import { pathOf, stepAt } from '@enumeron/core/file/rehearse/editSteps';
+import { narrow } from '@enumeron/core/file/rehearse/narrow';
+import { hasLikely } from '@enumeron/core/file/rehearse/prove';
+import { sayProof, sayShare } from '@enumeron/core/file/rehearse/sayProof';
+import { CardText } from '../../shared/card-text';
+import { MissingPart } from '../../shared/missing-part';
+import { Acting } from '../act/acting.store';
+import { sayHeld } from '../act/say-held';
+import { Desk } from '../desk/desk.store';
+import { CaseGrid } from './case-grid';
+import { ChancePanel } from './chance-panel';
+import { CurveChart } from './curve-chart';
+import { Proving } from './proving.store';
+
+const listed = (choices: readonly (readonly [string, number])[]): string =>
+  choices.map(([name, value]) => `${name} ${value.toString()}`).join(', ');
+
+/** What proving and weighing have found: one sentence, every case drawn, what fails and what to ask for. */
+@Component({
+  selector: 'en-proof-panel',
+  imports: [CardText, CaseGrid, ChancePanel, CurveChart, MatButton, MatProgressBar, MissingPart],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './proof-panel.html',
+  styleUrls: ['../../shared/page.scss', './proof-panel.scss'],
+})
+export class ProofPanel {
+  protected readonly desk = inject(Desk);
+  protected readonly acting = inject(Acting);
+  protected readonly proving = inject(Proving);
+
+  protected readonly isEmpty = computed(() => this.desk.steps().length === 0);
+  protected readonly wrong = computed(() => this.desk.wrongSteps() + this.desk.wrongElsewhere().length);
+  protected readonly said = computed(() => {
+    const study = this.proving.study();
+    return study && sayProof(study);
+  });
+  protected readonly rows = computed(() => {
+    const study = this.proving.study();
+    if (!study) return [];
+    const { proof, chances } = study;
+    return (
+      [
+        ['held', 'works'],
+        ['outs', 'out'],
+        ['failed', 'fails'],
+      ] as const
+    ).map(([end, words]) => ({
+      ...{ end, words, count: proof[end].toLocaleString('en') },
+      chance: chances && sayShare(chances[end]),
+    }));
+  });
+  protected readonly weighed = computed(() => {
+    const right = this.desk.right();
+    return right && hasLikely(right) ? 'by the likelihood stated at each choice' : 'each choice alike';
+  });
+  protected readonly running = computed(() => {
+    const progress = this.proving.progress();
+    if (!progress) return undefined;
+    const { held, outs, failed, share } = progress;
+    return {
+      share: 100 * share,
+      words: `${(held + outs + failed).toLocaleString('en')} cases so far, ${failed.toLocaleString('en')} of them fail`,
+    };
+  });
+  protected readonly first = computed(() => {
+    const failure = this.proving.study()?.proof.failures.at(0);
+    return (
+      failure && {
+        values: failure.choices.map(([, value]) => value),
+        says: listed(failure.choices),
+        ...failure,
+      }
+    );
+  });
+  protected readonly widest = computed(() => {
+    const widest = this.proving.study()?.widest;
+    if (!widest) return undefined;
+    const ranges = widest.ranges.map(({ name, from, to }) =>
+      from === to ? `${name} is ${from.toString()}` : `${name} is ${from.toString()} to ${to.toString()}`,
+    );
+    return { ranges: widest.ranges, says: ranges.join(' and '), cases: widest.cases.toLocaleString('en') };
+  });
+  /** Two cases that look alike, side by side. */
+  protected readonly apart = computed(() => {
+    const apart = this.proving.study()?.apart;
+    const procedure = this.acting.procedure();
+    if (!apart || !procedure) return undefined;
+    const step = stepAt(procedure.steps, pathOf(apart.at));
+    const kind = step?.do === 'claim known' ? kindOf(step.what, kindsOf(procedure)) : undefined;
+    const sides = [apart.one, apart.other].map((choices, index) => {
+      const text = sayHeld({ value: apart.values[index], kind: kind ?? 'number' });
+      return { says: listed(choices), value: text, values: choices.map(([, each]) => each) };
+    });
+    return { at: apart.at, sides };
+  });
+  protected readonly chosen = computed(() => this.acting.choices().map(({ value }) => value));
+  protected readonly givens = computed(() => Object.keys(this.desk.right()?.givens ?? {}));
+
+  protected askFor(
+    ranges: readonly { readonly name: string; readonly from: number; readonly to: number }[],
+  ): void {
+    this.desk.change('ask for just what works', (procedure) => narrow(procedure, ranges));
+  }
+}

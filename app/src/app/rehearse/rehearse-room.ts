@@ -1,0 +1,41 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterOutlet } from '@angular/router';
+import { SampleRoom } from '../data/sample-room';
+import { Page, RoomPages } from '../shared/room-pages';
+import { Scripts } from '../shared/scripts';
+import { urlSignal } from '../shared/url';
+import { ProceduresStore } from './procedures.store';
+import { makeSamples, SAMPLE_KINDS } from './sample';
+
+const LIST: Page = ['', 'Procedures'];
+
+/** Does this routine work for everything a helper can do? */
+@Component({
+  selector: 'en-rehearse-room',
+  imports: [RoomPages, RouterOutlet],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `<h1 class="spoken">Rehearse</h1>
+    <div class="sheet">
+      <en-room-pages room="rehearse" [pages]="pages()" />
+      <router-outlet />
+    </div>`,
+})
+export class RehearseRoom {
+  private readonly procedures = inject(ProceduresStore);
+  private readonly url = urlSignal();
+
+  /** The list, and the procedure that is open. */
+  protected readonly pages = computed<readonly Page[]>(() => {
+    const id = this.url().split(/[?#]/)[0].split('/').at(2);
+    const open = id === undefined ? undefined : this.procedures.find(id);
+    return open ? [LIST, [open.id, open.procedure.name || 'Without a name']] : [LIST];
+  });
+
+  constructor() {
+    // Where it cannot be laid out the room is empty, and works.
+    const scripts = inject(Scripts);
+    inject(SampleRoom)
+      .layOut('rehearse', SAMPLE_KINDS, () => makeSamples(scripts))
+      .catch((error: unknown) => console.warn(error));
+  }
+}

@@ -1,0 +1,368 @@
+import { TestBed } from '@angular/core/testing';
+import { provideRouter, Router } from '@angular/router';
+import { WORKED } from '@enumeron/core/file/rehearse/worked/worked';
+import type { Procedure } from '@enumeron/core/file/procedure/procedure';
+import { concat, NEVER, of } from 'rxjs';
+import { freshApp, until } from '../../testing/fresh';
+import { runHere } from '../../testing/jobs';
+import { render, Rendered } from '../../testing/render';
+import { textFile } from '../../testing/text-file';
+import { undone } from '../../testing/undo';
+import { Database } from '../data/database';
+import { PROCEDURES, ProcedureRow } from '../data/kinds/procedures';
+import { RailPreview } from '../pack/rail-preview';
+import { RUN_JOB, RunJob } from '../workers/jobs';
+import { DeskPage } from './desk/desk-page';
+import { ProcedureList } from './list/procedure-list';
+import { ProceduresStore } from './procedures.store';
+import { RehearseRoom } from './rehearse-room';
+
+/** Jobs are done at once, unless proofs go on and on. */
+let runs: 'at once' | 'on and on' = 'at once';
+const SO_FAR = { held: 1198, outs: 0, failed: 2, leftOut: 0, share: 0.4 };
+const goOnAndOn = (() => concat(of({ kind: 'running', progress: SO_FAR }), NEVER)) as unknown as RunJob;
+const runOrGoOn: RunJob = (name, ...asked) =>
+  name === 'study' && runs === 'on and on' ? goOnAndOn(name, ...asked) : runHere(name, ...asked);
+
+let db: Database;
+let store: ProceduresStore;
+
+beforeEach(async () => {
+  runs = 'at once';
+  db = await freshApp([
+    ...[provideRouter([{ path: '**', children: [] }]), ProceduresStore],
+    { provide: RUN_JOB, useValue: runOrGoOn },
+  ]);
+  store = TestBed.inject(ProceduresStore);
+});
+
+const worked = (name: string): Procedure => {
+  const found = WORKED.find(({ procedure }) => procedure.name === name);
+  if (!found) throw new Error(name);
+  return found.procedure;
+};
+const TWO_CUTS = worked('Two cuts and a packet of numbers');
+const ANY_SIZE = worked('Four heaps and their aces, any size');
+
+/** A procedure on its desk, when what writes it has come and it has been proved. */
+const open = async (procedure: Procedure): Promise<Rendered<DeskPage> & { readonly id: string }> => {
+  const id = store.add(procedure, 'begin');
+  const page = await render(DeskPage, { id });
+  await until(() => page.all('en-add-step').length === 1);
+  await settled(page);
+  return { ...page, id };
+};
+const settled = async (page: Rendered<unknown>): Promise<void> => {
+  await new Promise((resolve) => setTimeout(resolve, 260));
+  await page.fixture.whenStable();
+};
+const kept = (id: string): Procedure => store.find(id)?.procedure ?? { name: 'gone', steps: [] };
+const answer = (page: Rendered<unknown>): string => page.find('#proof-title').textContent.trim();
+
+const press = async (page: Rendered<unknown>, selector: string, init: KeyboardEventInit): Promise<void> => {
+  page
+    .find(selector)
+    .dispatchEvent(new KeyboardEvent('keydown', { bubbles: true, cancelable: true, ...init }));
+  await page.fixture.whenStable();
+};
+
+/** Adds a step by the beginning of its sentence. */
+const add = async (page: Rendered<unknown>, text: string): Promise<void> => {
+  await page.type('en-add-step input', text);
+  await press(page, 'en-add-step input', { key: 'Enter' });
+};
+const write = async (page: Rendered<unknown>, field: string, text: string): Promise<void> => {
+  await page.type(`en-step-fields [data-field="${field}"]`, text);
+  await press(page, `en-step-fields [data-field="${field}"]`, { key: 'Enter' });
+};
+
+test('the worked procedures are laid out once, and go with one press', async () => {
+  const router = TestBed.inject(Router);
+  await router.navigateByUrl('/rehearse');
+  await render(RehearseRoom);
+  await until(() => store.all()?.length === WORKED.length);
+  expect(store.all()?.map(({ procedure }) => procedure.name)).toEqual(
+    WORKED.map(({ procedure }) => procedure.name),
+  );
+  const list = await render(ProcedureList);
+  expect(list.all('.procedures li')).toHaveLength(WORKED.length);
+  await list.click('Take the sample away');
+  await until(() => store.all()?.length === 0);
+  await list.fixture.whenStable();
+  expect(list.text()).toContain('There is none yet');
+});
+
+test('a worked one that was changed is the user’s own, and stays when the sample goes; a copy leaves it as it was', async () => {
+  const router = TestBed.inject(Router);
+  const sample: ProcedureRow = { id: 'worked', procedure: TWO_CUTS, at: 1, sample: true };
+  await db.rows(PROCEDURES).put(sample);
+  const page = await render(DeskPage, { id: 'worked' });
+  await until(() => page.all('.name').length > 0);
+  await page.click('Duplicate');
+  await until(() => router.url.startsWith('/rehearse/'));
+  expect(kept(router.url.split('/')[2]).name).toBe('Two cuts and a packet of numbers copy');
+  expect(store.find('worked')).toEqual(sample);
+  await page.type('.name', 'Mine');
+  expect(store.find('worked')).toEqual({ id: 'worked', procedure: { ...TWO_CUTS, name: 'Mine' }, at: 1 });
+});
+
+test('one is begun, and one that was removed comes back', async () => {
+  const router = TestBed.inject(Router);
+  const list = await render(ProcedureList);
+  await until(() => store.all() !== undefined);
+  await list.click('Write a procedure');
+  await until(() => router.url.startsWith('/rehearse/'));
+  const id = router.url.split('/')[2];
+  expect(kept(id).packets?.['pack']).toHaveLength(52);
+  await list.fixture.whenStable();
+  await list.click('Remove');
+  expect(store.find(id)).toBeUndefined();
+  await undone();
+  await until(() => store.find(id)?.id === id);
+});
+
+test.each([
+  ['no JSON', '{', /Line 1|closed|JSON/],
+  ['another format', '{"format":"other","name":"a","steps":[]}', /no procedure of Enumeron/],
+  ['a wrong step', '{"name":"a","steps":[{"do":"turn","packet":"p"},{"do":"juggle"}]}', /Step 2.*no step/],
+])('a file that is wrong is refused with what is wrong: %s', async (_, text, says) => {
+  const list = await render(ProcedureList);
+  const field = list.find('input[type=file]') as HTMLInputElement;
+  Object.defineProperty(field, 'files', { value: [textFile('a.json', text)] });
+  field.dispatchEvent(new Event('change'));
+  await until(() => list.all('.problems').length > 0);
+  expect(list.text()).toMatch(says);
+  expect(list.text()).toContain('a.json is not opened');
+  expect(await db.rows(PROCEDURES).count()).toBe(0);
+});
+
+test('a file that is right is opened', async () => {
+  const router = TestBed.inject(Router);
+  const list = await render(ProcedureList);
+  const field = list.find('input[type=file]') as HTMLInputElement;
+  Object.defineProperty(field, 'files', { value: [textFile('a.json', JSON.stringify(TWO_CUTS))] });
+  field.dispatchEvent(new Event('change'));
+  await until(() => router.url.startsWith('/rehearse/'));
+  expect(kept(router.url.split('/')[2])).toEqual(TWO_CUTS);
+});
+
+test('a procedure is written by the beginnings of its sentences, and proved as it grows', async () => {
+  const page = await open({ name: 'A', packets: { pack: ['AC', '3H', 'KH', '9D', 'QC'] }, steps: [] });
+  expect(answer(page)).toBe('No step yet');
+  await add(page, 'they cut and');
+  await write(page, 'name', 'turned');
+  expect(kept(page.id).steps).toEqual([
+    { do: 'choose', name: 'turned', from: 1, to: { difference: [{ 'size of': 'pack' }, 1] } },
+    { do: 'cut', packet: 'pack', count: 'turned', by: 'helper' },
+  ]);
+  await add(page, 'I see the f');
+  await add(page, 'it must');
+  await write(page, 'that', 'seen is not 3H');
+  expect(kept(page.id).steps[3]).toEqual({ do: 'claim', that: { not: { equal: ['seen', { card: '3H' }] } } });
+  await settled(page);
+  expect(answer(page)).toBe('It fails in 1 of 4 cases: always when turned is 2');
+  await page.click('Ask for just that');
+  await settled(page);
+  expect(answer(page)).toBe('It works in all 2 cases');
+});
+
+test('what is not understood stays as it was written, with its problem at the step, and nothing is proved', async () => {
+  const page = await open(TWO_CUTS);
+  page.find('[data-line="11"]').click();
+  await page.fixture.whenStable();
+  await page.type('[data-line="11"] [data-field="what"]', 'stack numbr of second seen');
+  expect(page.find('[data-line="11"] .problem').textContent).toContain('“stack numbr of second seen”');
+  expect(answer(page)).toBe('One thing to mend first');
+  expect(kept(page.id).steps[10]).toMatchObject({ what: { words: 'stack numbr of second seen' } });
+  await undone();
+  await until(() => JSON.stringify(kept(page.id)) === JSON.stringify(TWO_CUTS));
+});
+
+test('what the performer cannot know is told at the step that uses it', async () => {
+  const page = await open(TWO_CUTS);
+  page.find('[data-line="11"]').click();
+  await page.fixture.whenStable();
+  await page.type('[data-line="11"] [data-field="what"]', 'second cut - first cut');
+  expect(page.find('[data-line="11"] .problem').textContent).toMatch(/know/);
+});
+
+test('steps are moved, cut, copied and pasted by keys, and undone', async () => {
+  const steps: Procedure['steps'] = [
+    { do: 'out', words: 'a' },
+    { do: 'if', that: { less: [1, 2] }, then: [{ do: 'out', words: 'b' }] },
+    { do: 'out', words: 'c' },
+  ];
+  const page = await open({ name: 'A', steps });
+  page.find('[data-line="1"]').click();
+  await page.fixture.whenStable();
+  await press(page, '[data-line="1"]', { key: 'ArrowDown', altKey: true });
+  expect(kept(page.id).steps).toHaveLength(2);
+  expect(page.find('[aria-current]').dataset['line']).toBe('1.1.1');
+  await press(page, '[data-line="1.1.1"]', { key: 'ArrowUp', altKey: true });
+  expect(kept(page.id).steps).toEqual(steps);
+  await press(page, '[data-line="1"]', { key: 'ArrowDown', shiftKey: true });
+  expect(page.all('.chosen')).toHaveLength(2);
+  const clipboard = new Map<string, string>();
+  const send = async (type: string): Promise<void> => {
+    const event = new Event(type, { bubbles: true, cancelable: true });
+    Object.defineProperty(event, 'clipboardData', {
+      value: {
+        setData: (kind: string, text: string) => clipboard.set(kind, text),
+        getData: () => clipboard.get('text/plain'),
+      },
+    });
+    page.find('[aria-current]').dispatchEvent(event);
+    await page.fixture.whenStable();
+  };
+  await send('cut');
+  expect(kept(page.id).steps).toEqual([steps[2]]);
+  await send('paste');
+  expect(kept(page.id).steps).toEqual([steps[2], steps[0], steps[1]]);
+  clipboard.set('text/plain', '[{"do":"juggle"}]');
+  await send('paste');
+  expect(kept(page.id).steps).toHaveLength(3);
+  await undone();
+  await undone();
+  await until(() => kept(page.id).steps.length === 3);
+  expect(kept(page.id).steps).toEqual(steps);
+  await page.fixture.whenStable();
+  await press(page, '[aria-current]', { key: 'Delete' });
+  expect(kept(page.id).steps).toHaveLength(2);
+});
+
+test('a way of a choice is named, and ways are added and taken away', async () => {
+  const page = await open({ name: 'A', steps: [] });
+  await add(page, 'they choose one');
+  await page.type('[data-line="1.1"] .option', 'They point left.');
+  await page.click('One way more');
+  expect(kept(page.id).steps[0]).toMatchObject({
+    of: [{ words: 'They point left.' }, { words: 'The other.' }, { words: 'Another.' }],
+  });
+  await page.click('One less');
+  await page.type('en-add-step input', '');
+  await settled(page);
+  expect(answer(page)).toBe('It works in all 2 cases');
+});
+
+test('likelihoods, who does it and what is said are written beside the sentence', async () => {
+  const page = await open({ ...TWO_CUTS, steps: TWO_CUTS.steps.slice(0, 1) });
+  page.find('[data-line="1"]').click();
+  await page.fixture.whenStable();
+  const choose = async (selector: string, value: string): Promise<void> => {
+    const select = page.find(selector) as HTMLSelectElement;
+    select.value = value;
+    select.dispatchEvent(new Event('change', { bubbles: true }));
+    await page.fixture.whenStable();
+  };
+  await choose('en-likely-field select', 'table');
+  const rows = page.find('en-likely-field .table') as HTMLInputElement;
+  rows.value = '12: 3, 13: 5';
+  rows.dispatchEvent(new Event('change', { bubbles: true }));
+  await page.fixture.whenStable();
+  expect(kept(page.id).steps[0]).toMatchObject({ likely: { table: { 12: 3, 13: 5 } } });
+  await choose('en-likely-field select', 'alike');
+  expect(kept(page.id).steps[0]).not.toHaveProperty('likely');
+  await choose('en-step-fields .also select', 'performer');
+  expect(kept(page.id).steps[0]).toMatchObject({ by: 'performer' });
+  await page.type('en-step-fields .words textarea', 'lay: Cut.\nperformers: Cut deep.');
+  expect(kept(page.id).steps[0]).toMatchObject({ says: { lay: 'Cut.', performers: 'Cut deep.' } });
+});
+
+test('the set-up: a packet in words, an order of mine, a number, and what is no card is told and changes nothing', async () => {
+  const page = await open({ name: 'A', packets: { pack: ['AC'] }, givens: { bank: 2 }, steps: [] });
+  const details = page.find('en-set-up details') as HTMLDetailsElement;
+  details.open = true;
+  details.dispatchEvent(new Event('toggle'));
+  await page.fixture.whenStable();
+  await page.type('.cards textarea', 'bank indifferent\n7D 11H');
+  expect(page.text()).toContain('“11H” is no card.');
+  expect(kept(page.id).packets).toEqual({ pack: ['AC'] });
+  await page.type('.cards textarea', 'bank indifferent\n7D 10h');
+  expect(kept(page.id).packets).toEqual({ pack: [{ indifferent: 'bank' }, '7D', 'TH'] });
+  await page.type('.given input', '3');
+  expect(kept(page.id).givens).toEqual({ bank: 3 });
+  const select = page.find('.cards select') as HTMLSelectElement;
+  select.value = 'pack';
+  select.dispatchEvent(new Event('change', { bubbles: true }));
+  await page.fixture.whenStable();
+  expect(kept(page.id).packets?.['pack']).toHaveLength(52);
+});
+
+test('a case is acted out step by step, the rail shows its pack, and the performer knows what can be known', async () => {
+  const page = await open(TWO_CUTS);
+  await page.type('.asked input', '14');
+  page.find('.asked form').dispatchEvent(new Event('submit', { cancelable: true }));
+  await page.fixture.whenStable();
+  expect(page.find('en-act-panel .where').textContent).toBe('Step 1 of 5');
+  await press(page, '.table', { key: 'End' });
+  expect(page.text()).toContain('second cut, 15 to 51');
+  expect(TestBed.inject(RailPreview).preview()?.now).toHaveLength(52);
+  expect(page.all('en-table-packets .up')).toHaveLength(14);
+  // The first card seen tells the whole pack.
+  expect(page.all('en-table-packets .down')).toHaveLength(0);
+  await page.click('All at random');
+  await press(page, '.table', { key: 'End' });
+  expect(page.text()).toMatch(/It works in this case|It ends in the out/);
+  const view = page.find('.view select') as HTMLSelectElement;
+  view.value = 'room';
+  view.dispatchEvent(new Event('change'));
+  await page.fixture.whenStable();
+  expect(page.all('en-table-packets .known')).toHaveLength(0);
+  await page.click('Anew');
+  expect(page.find('en-act-panel .where').textContent).toBe('Step 0 of 0');
+  expect(TestBed.inject(RailPreview).preview()).toBeUndefined();
+});
+
+test('the smallest case that fails is one press away, and told where it fails', async () => {
+  const page = await open(ANY_SIZE);
+  expect(answer(page)).toBe('It fails in 238 of 3,332 cases: always when second heap is 1');
+  await page.click('Act it out');
+  expect(page.text()).toContain('It fails at step 12: it cannot be done.');
+  expect(page.find('.here.line').dataset['line']).toBe('12');
+});
+
+test('what cannot be told apart stands side by side', async () => {
+  const page = await open({
+    name: 'A',
+    packets: { pack: ['AC', '3H', 'AC', '9D'] },
+    steps: [
+      { do: 'choose', name: 'cut', from: 1, to: 4 },
+      { do: 'cut', packet: 'pack', count: 'cut', by: 'helper' },
+      { do: 'see', what: { 'face of': 'pack' }, name: 'seen' },
+      { do: 'claim known', what: { 'top of': 'pack' } },
+    ],
+  });
+  expect(page.find('.apart').textContent.replace(/\s+/g, ' ')).toMatch(/at step 4.*cut 1: 3♥.*cut 3: 9♦/);
+});
+
+test('where chance enters it is tried until that is known as closely as asked', async () => {
+  const page = await open(worked('A key card under two riffles'));
+  await until(() => page.text().includes('It works in about'));
+  expect(page.text()).toMatch(/Between \d+\.\d and \d+\.\d %, nineteen times in twenty/);
+});
+
+test('a long proof tells how far it is, is stopped, and goes on', async () => {
+  runs = 'on and on';
+  const page = await open(TWO_CUTS);
+  expect(page.text()).toContain('1,200 cases so far, 2 of them fail');
+  await page.click('Stop');
+  await settled(page);
+  expect(answer(page)).toBe('Stopped');
+  runs = 'at once';
+  await page.click('Try all cases');
+  await settled(page);
+  expect(answer(page)).toContain('It works in 730 of 1,275 cases');
+});
+
+test('a row that cannot be shown says so, and so does an address without a procedure', async () => {
+  const row: ProcedureRow = {
+    id: 'odd',
+    procedure: { name: 'Odd', steps: [{ do: 'juggle' }] as never },
+    at: 1,
+  };
+  await db.rows(PROCEDURES).put(row);
+  const page = await render(DeskPage, { id: 'odd' });
+  await until(() => page.text().includes('It cannot be shown'));
+  await page.set('id', 'none');
+  await until(() => page.text().includes('There is no such procedure'));
+});

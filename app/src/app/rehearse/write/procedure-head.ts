@@ -1,0 +1,104 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  ElementRef,
+  inject,
+  untracked,
+  viewChild,
+} from '@angular/core';
+import { Router } from '@angular/router';
+import { FORMAT, VERSION } from '@enumeron/core/file/rehearse/readProcedure';
+import { fileName } from '@enumeron/core/file/formats/name';
+import { download } from '../../shared/download';
+import { MissingPart } from '../../shared/missing-part';
+import { once } from '../../shared/once';
+import { Desk } from '../desk/desk.store';
+import { ProceduresStore } from '../procedures.store';
+import { SetUp } from './set-up';
+
+/** The name of a procedure, what it needs, its set-up, and the way out of here as a file. */
+@Component({
+  selector: 'en-procedure-head',
+  imports: [MissingPart, SetUp],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `<h2>
+      <input
+        #name
+        class="name"
+        aria-label="Name of the procedure"
+        placeholder="Name of the procedure"
+        autocomplete="off"
+        maxlength="120"
+        [value]="procedure()?.name ?? ''"
+        (input)="rename(name.value)"
+        (keydown.enter)="desk.wanted.set({ what: 'add' })"
+      />
+    </h2>
+    @if (procedure()?.needs; as needs) {
+      <p class="needs">{{ needs }}</p>
+    }
+    @if (desk.wrongElsewhere().length > 0) {
+      <ul class="wrong" role="alert">
+        @for (problem of desk.wrongElsewhere(); track $index) {
+          <li>
+            <strong>{{ problem.where === 'File' ? 'Procedure' : problem.where }}</strong> {{ problem.what }}
+            {{ problem.remedy }}
+          </li>
+        }
+      </ul>
+    }
+    <div class="tools">
+      @defer (on immediate) {
+        <en-set-up />
+      } @placeholder {
+        <span></span>
+      } @error {
+        <en-missing-part />
+      }
+      <button type="button" class="link" (click)="duplicate()">Duplicate</button>
+      <button type="button" class="link" (click)="save()">Save as a file</button>
+    </div>`,
+  styleUrl: './procedure-head.scss',
+})
+export class ProcedureHead {
+  protected readonly desk = inject(Desk);
+  private readonly procedures = inject(ProceduresStore);
+  private readonly router = inject(Router);
+  protected readonly procedure = computed(() => this.desk.procedure());
+  private readonly name = viewChild.required<ElementRef<HTMLInputElement>>('name');
+
+  constructor() {
+    // One that has no name yet is written from here.
+    effect(() => {
+      this.desk.id();
+      const field = this.name().nativeElement;
+      if (untracked(this.procedure)?.name === '') field.focus();
+    });
+  }
+
+  protected rename(name: string): void {
+    this.desk.change('name the procedure', (procedure) => ({ ...procedure, name }), 'name');
+  }
+
+  /** Another like it, to be changed while this one stays. */
+  protected readonly duplicate = once('duplicate a procedure', async () => {
+    const procedure = this.procedure();
+    if (!procedure) return;
+    const name = `${procedure.name} copy`.trim();
+    const id = this.procedures.add({ ...procedure, name }, `duplicate ${procedure.name}`);
+    await this.router.navigate(['/rehearse', id]);
+  });
+
+  protected save(): void {
+    const procedure = this.procedure();
+    if (!procedure) return;
+    const file = { format: FORMAT, version: VERSION, ...procedure };
+    download(
+      `${JSON.stringify(file, undefined, 2)}\n`,
+      fileName(procedure.name || 'procedure', 'json'),
+      'application/json',
+    );
+  }
+}

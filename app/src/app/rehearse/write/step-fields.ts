@@ -1,0 +1,127 @@
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { MatAutocompleteOrigin } from '@angular/material/autocomplete';
+import { byOf, Likely, Step } from '@enumeron/core/file/procedure/procedure';
+import { pathOf } from '@enumeron/core/file/rehearse/editSteps';
+import { sayWho, sentenceBehindWho } from '@enumeron/core/file/rehearse/sentence';
+import { Desk } from '../desk/desk.store';
+import { LikelyField } from './likely-field';
+import { StepField } from './step-field';
+
+/** Fields that a step may have more, with what they begin with and how they are offered. */
+const MORE: Readonly<Record<string, readonly (readonly [field: string, offer: string, begin: unknown])[]>> = {
+  'deal round': [['count', 'not all cards', 1]],
+  riffle: [
+    ['times', 'more than once', 2],
+    ['keep top', 'keep top cards', 1],
+    ['keep face', 'keep face cards', 1],
+  ],
+};
+const SHUFFLES: ReadonlySet<Step['do']> = new Set(['riffle', 'overhand', 'mix']);
+
+/** Texts that any step may have. */
+const TEXTS = [
+  ['says', 'What is said'],
+  ['caution', 'Beware of'],
+  ['note', 'Note'],
+] as const;
+
+const audience = /^([^:\n]{1,40}):\s*(.+)$/;
+
+/** What is said to everybody, or a line for each audience. */
+const textOf = (value: unknown): string =>
+  typeof value === 'object' && value !== null
+    ? Object.entries(value)
+        .map(([who, text]) => `${who}: ${String(text)}`)
+        .join('\n')
+    : typeof value === 'string'
+      ? value
+      : '';
+
+const saysOf = (text: string): unknown => {
+  const lines = text.split('\n').filter((line) => line.trim() !== '');
+  const parts = lines.map((line) => audience.exec(line));
+  return lines.length > 0 && parts.every((part) => part !== null)
+    ? Object.fromEntries(parts.map(([, who, words]) => [who.trim(), words]))
+    : text;
+};
+
+/** The chosen step with a field for each of its parts, and what can be said of it beside. */
+@Component({
+  selector: 'en-step-fields',
+  imports: [LikelyField, MatAutocompleteOrigin, StepField],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './step-fields.html',
+  styleUrl: './step-fields.scss',
+})
+export class StepFields {
+  readonly path = input.required<string>();
+  readonly step = input.required<Step>();
+  protected readonly parts = computed(() => sentenceBehindWho(this.step()));
+  protected readonly desk = inject(Desk);
+
+  private readonly fields = computed(() => this.step() as unknown as Readonly<Record<string, unknown>>);
+  protected readonly by = computed(() => {
+    const step = this.step();
+    // A repeat has somebody who does it, though its sentence does not say so.
+    return sayWho(step) === undefined && step.do !== 'repeat' ? undefined : byOf(step);
+  });
+  protected readonly isChoice = computed(
+    () => this.step().do === 'choose' || this.step().do === 'choose one',
+  );
+  protected readonly told = computed(() => this.fields()['told'] === true);
+  protected readonly likely = computed(() => this.fields()['likely'] as Likely | undefined);
+  protected readonly most = computed(() => this.fields()['most'] as number | undefined);
+  protected readonly isWhile = computed(() => 'while' in this.step());
+  protected readonly words = computed(() => (this.fields()['words'] as string | undefined) ?? '');
+  protected readonly isClaim = computed(
+    () => this.step().do.startsWith('claim') || this.step().do === 'require',
+  );
+  protected readonly more = computed(() => {
+    const { do: kind } = this.step();
+    const rows = MORE[SHUFFLES.has(kind) ? 'riffle' : kind] as (typeof MORE)[string] | undefined;
+    return (rows ?? []).map(([field, offer, begin]) => ({
+      ...{ field, offer, begin },
+      has: this.fields()[field] !== undefined,
+    }));
+  });
+  protected readonly texts = computed(() =>
+    TEXTS.map(([field, label]) => ({ field, label, value: textOf(this.fields()[field]) })),
+  );
+  protected readonly hasOtherwise = computed(() => {
+    const step = this.step();
+    return step.do === 'if' && (step.otherwise?.length ?? 0) > 0;
+  });
+
+  protected valueOf(field: string): unknown {
+    return this.fields()[field];
+  }
+
+  protected set(field: string, value: unknown): void {
+    this.desk.set(this.path(), field, value);
+  }
+
+  protected writeText(field: string, text: string): void {
+    const value = field === 'says' ? saysOf(text) : text;
+    this.set(field, text === '' ? undefined : value);
+  }
+
+  /** One way more, or the last one less. */
+  protected addWay(): void {
+    const step = this.step();
+    if (step.do === 'choose one') this.set('of', [...step.of, { words: 'Another.', steps: [] }]);
+  }
+
+  protected removeWay(): void {
+    const step = this.step();
+    if (step.do === 'choose one' && step.of.length > 1) this.set('of', step.of.slice(0, -1));
+  }
+
+  protected otherwise(): void {
+    this.desk.place([...pathOf(this.path()), 2, 1]);
+  }
+
+  /** Copies what is chosen, where a keyboard is not at hand. */
+  protected copy(): void {
+    void navigator.clipboard.writeText(JSON.stringify(this.desk.chosenSteps(), undefined, 2));
+  }
+}

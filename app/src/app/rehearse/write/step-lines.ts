@@ -1,0 +1,29 @@
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { whoOf } from '@enumeron/core/file/rehearse/sentence';
+import { Desk } from '../desk/desk.store';
+import { StepSentence } from './step-sentence';
+
+/** The steps to be read, until what writes them has come. */
+@Component({
+  selector: 'en-step-lines',
+  imports: [StepSentence],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `<div role="list" aria-label="Steps">
+    @for (line of desk.lines(); track line.path) {
+      <div role="listitem" class="line {{ line.kind }}" [style.--depth]="line.depth">
+        @if (line.kind === 'step') {
+          <span class="number">{{ line.path }}</span>
+          <span class="who">{{ who(line.step) }}</span>
+          <en-step-sentence [step]="line.step" />
+        } @else {
+          <span>{{ line.words }}</span>
+        }
+      </div>
+    }
+  </div>`,
+  styleUrl: './step-list.scss',
+})
+export class StepLines {
+  protected readonly desk = inject(Desk);
+  protected readonly who = whoOf;
+}

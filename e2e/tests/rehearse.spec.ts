@@ -1,0 +1,159 @@
+import { Page } from '@playwright/test';
+import { expect, test } from './enumeron';
+
+const answer = (page: Page) => page.locator('#proof-title');
+const adding = (page: Page) => page.getByRole('combobox', { name: /^Add step/ });
+
+test('two cuts and a difference, written from nothing by keyboard', async ({ enumeron }) => {
+  const { page } = enumeron;
+  let keys = 0;
+  const { keyboard } = page;
+  const type = async (text: string): Promise<void> => {
+    keys += text.length;
+    await keyboard.type(text);
+  };
+  const press = async (key: string): Promise<void> => {
+    keys++;
+    await keyboard.press(key);
+  };
+  /** Goes on to the next field of the step, and writes there. */
+  const next = async (text: string): Promise<void> => {
+    await press('Tab');
+    if (text !== '') await type(text);
+  };
+  /** Adds a step by the beginning of its sentence, as soon as the line for it has the focus. */
+  const add = async (beginning: string): Promise<void> => {
+    await expect(adding(page)).toBeFocused();
+    await type(beginning);
+    await expect(page.locator('mat-option').first()).toBeVisible();
+    await press('Enter');
+    await expect(page.locator('en-step-field input').first()).toBeFocused();
+  };
+  const leave = (): Promise<void> => press('Enter');
+
+  await enumeron.open('/reckon');
+  await press('5');
+  await press('Tab');
+  await press('Tab');
+  const begin = page.getByRole('button', { name: 'Write a procedure' });
+  for (let turn = 0; turn < 3 && !(await begin.evaluate((each) => each === document.activeElement)); turn++)
+    await press('Tab');
+  await expect(begin).toBeFocused();
+  await press('Enter');
+  await expect(page.getByRole('textbox', { name: 'Name of the procedure' })).toBeFocused();
+  await type('Two cuts and a difference');
+  await leave();
+
+  await add('they cut');
+  await type('first cut');
+  await next('');
+  await next('50');
+  await leave();
+  await add('they turn a');
+  await leave();
+  await add('I see the top');
+  await type('top card of hand');
+  await next('first seen');
+  await leave();
+  await add('they put a packet on');
+  await leave();
+  await add('they cut');
+  await next('first cut + 1');
+  await next('51');
+  await leave();
+  await add('they turn a');
+  await leave();
+  await add('I see the top');
+  await type('top card of hand');
+  await next('second seen');
+  await leave();
+  await add('they put a packet on');
+  await leave();
+  await add('I work out a number');
+  await type('difference');
+  await next('stack number of second seen in home - stack number of first seen in home');
+  await leave();
+  await add('it must');
+  await type('difference is how many face up in pack');
+  await leave();
+  await add('it must');
+  await type('card at difference + 1 of pack is AC');
+  await leave();
+
+  await expect(answer(page)).toHaveText('It works in all 1,275 cases');
+  // What a person types, and no more: under five hundred keys.
+  expect(keys).toBeLessThan(500);
+  test.info().annotations.push({ type: 'keys', description: keys.toString() });
+
+  // What was written is there after a reload, and undone step by step.
+  await page.reload();
+  await expect(answer(page)).toHaveText('It works in all 1,275 cases');
+  await expect(page.getByRole('listitem', { name: /^Step/ })).toHaveCount(13);
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await page.getByRole('button', { name: /^Undo/ }).click();
+  await expect(page.getByRole('listitem', { name: /^Step/ })).toHaveCount(12);
+});
+
+test('a step is dragged by its number, moved by its keys, and a failing case acted out', async ({
+  enumeron,
+}) => {
+  const { page } = enumeron;
+  await enumeron.open('/rehearse');
+  await page.getByText('Dealt back and dealt again, from none').click();
+  await expect(answer(page)).toHaveText('It fails in 1 of 21 cases: always when number is 0');
+  await page.getByRole('button', { name: 'Act it out' }).click();
+  await expect(page.getByText('It fails at step 5')).toBeVisible();
+
+  const line = (path: string) => page.locator(`[data-line="${path}"]`);
+  const handle = line('2').locator('.number');
+  await page.waitForTimeout(500);
+  const [from, to] = [await handle.boundingBox(), await line('3').boundingBox()];
+  if (!from || !to) throw new Error('nothing to drag');
+  await page.mouse.move(from.x + 5, from.y + 8);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 5, from.y + 30, { steps: 4 });
+  await page.mouse.move(to.x + 30, to.y + to.height - 4, { steps: 8 });
+  await page.mouse.up();
+  await expect(line('2')).toContainText('put table on packet');
+
+  await line('3').focus();
+  await page.keyboard.press('Alt+ArrowUp');
+  await expect(line('3')).toContainText('put table on packet');
+  await expect(answer(page)).toHaveText('It fails in 1 of 21 cases: always when number is 0');
+  await page.getByRole('button', { name: 'Ask for just that' }).click();
+  await expect(answer(page)).toHaveText('It works in all 20 cases');
+});
+
+test('a case is chosen in the picture, by hand or by key, and acted out forwards and back', async ({
+  enumeron,
+}) => {
+  const { page } = enumeron;
+  await enumeron.open('/rehearse');
+  await page.getByText('Turned over twice, deeper').click();
+  await expect(answer(page)).toHaveText('It works in all 1,275 cases');
+  const picture = page.getByRole('img', { name: /^Every case/ });
+  await picture.focus();
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByText('It works in this case.')).toBeVisible();
+  const table = page.getByRole('group', { name: /^The table/ });
+  await table.focus();
+  await page.keyboard.press('Home');
+  await expect(page.getByText(/^Step 0 of/)).toBeVisible();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByText('they choose first cut')).toBeVisible();
+});
+
+test('a file goes out and comes in again', async ({ enumeron }) => {
+  const { page } = enumeron;
+  await enumeron.open('/rehearse');
+  await page.getByText('A packet counted in silence').click();
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as a file' }).click(),
+  ]);
+  const path = await download.path();
+  await page.getByRole('link', { name: 'Procedures' }).click();
+  await page.getByLabel('Open a file').setInputFiles(path);
+  await expect(answer(page)).toHaveText('It works in 13 of 37 cases; 24 end in an out');
+});
