@@ -5,6 +5,7 @@ import { SPREADS } from './arrange/spread';
 import { CURVE } from './rehearse/curve';
 import { ESTIMATE } from './rehearse/estimate';
 import { KNOWING } from './rehearse/knowing';
+import { TRY_QUESTION } from './odds/tryQuestion';
 import { PROOF, WEIGHT } from './rehearse/prove';
 import { STUDY } from './rehearse/study';
 import { FORECAST } from './learn/forecast';
@@ -33,5 +34,6 @@ export const JOBS = {
   row: ROW,
   spreads: SPREADS,
   study: STUDY,
+  'try question': TRY_QUESTION,
   weight: WEIGHT,
 } as const;

@@ -53,8 +53,9 @@ export const goTo = (page: Page, path: string): Promise<void> =>
 
 /** Does what stands in the menu below an open order. */
 export const more = async (page: Page, what: string): Promise<void> => {
-  // It may be open from a try before.
+  // It may be open from a try before; one that is closing would still take the press.
   await page.keyboard.press('Escape');
+  await expect(page.getByRole('menu')).toHaveCount(0);
   await page.getByRole('button', { name: 'More …' }).click();
   await page.getByRole('menuitem', { name: what }).click();
 };

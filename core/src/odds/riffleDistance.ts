@@ -1,9 +1,4 @@
-/** n! as a whole number. */
-const factorial = (n: number): bigint => {
-  let product = 1n;
-  for (let factor = 2; factor <= n; factor++) product *= BigInt(factor);
-  return product;
-};
+import { choose, factorial } from './counting';
 
 /** How many orders of n cards have each number of rising sequences, 1 to n: the Eulerian numbers (index r − 1). */
 const eulerian = (n: number): bigint[] => {
@@ -16,13 +11,6 @@ const eulerian = (n: number): bigint[] => {
         BigInt(size - index) * (index > 0 ? row[index - 1] : 0n),
     );
   return row;
-};
-
-const choose = (n: bigint, k: number): bigint => {
-  if (n < BigInt(k)) return 0n;
-  let result = 1n;
-  for (let index = 0; index < k; index++) result = (result * (n - BigInt(index))) / BigInt(index + 1);
-  return result;
 };
 
 /**
