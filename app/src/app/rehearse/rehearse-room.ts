@@ -7,7 +7,10 @@ import { urlSignal } from '../shared/url';
 import { ProceduresStore } from './procedures.store';
 import { makeSamples, SAMPLE_KINDS } from './sample';
 
-const LIST: Page = ['', 'Procedures'];
+const PAGES: readonly Page[] = [
+  ['', 'Procedures'],
+  ['odds', 'Odds'],
+];
 
 /** Does this routine work for everything a helper can do? */
 @Component({
@@ -24,11 +27,11 @@ export class RehearseRoom {
   private readonly procedures = inject(ProceduresStore);
   private readonly url = urlSignal();
 
-  /** The list, and the procedure that is open. */
+  /** The room's pages, and the procedure that is open. */
   protected readonly pages = computed<readonly Page[]>(() => {
     const id = this.url().split(/[?#]/)[0].split('/').at(2);
     const open = id === undefined ? undefined : this.procedures.find(id);
-    return open ? [LIST, [open.id, open.procedure.name || 'Without a name']] : [LIST];
+    return open ? [...PAGES, [open.id, open.procedure.name || 'Without a name']] : PAGES;
   });
 
   constructor() {

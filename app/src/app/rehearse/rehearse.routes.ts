@@ -3,6 +3,9 @@ import { ProcedureList } from './list/procedure-list';
 import { ProceduresStore } from './procedures.store';
 import { RehearseRoom } from './rehearse-room';
 
+const oddsPage = (): Promise<typeof import('./odds/odds-page').OddsPage> =>
+  import('./odds/odds-page').then((module) => module.OddsPage);
+
 export const REHEARSE_ROUTES: Routes = [
   {
     path: '',
@@ -10,6 +13,8 @@ export const REHEARSE_ROUTES: Routes = [
     providers: [ProceduresStore],
     children: [
       { path: '', pathMatch: 'full', component: ProcedureList },
+      { path: 'odds', loadComponent: oddsPage },
+      { path: 'odds/:path', loadComponent: oddsPage },
       { path: ':id', loadComponent: () => import('./desk/desk-page').then((module) => module.DeskPage) },
     ],
   },
