@@ -13,7 +13,7 @@ export const without = <Value extends object>(value: Value, field: string): Valu
   Object.fromEntries(Object.entries(value).filter(([name]) => name !== field)) as Value;
 
 /** A step with other steps in one of its branches, which is counted from 1. */
-const withBranch = (step: Step, branch: number, steps: readonly Step[]): Step => {
+export const withBranch = (step: Step, branch: number, steps: readonly Step[]): Step => {
   switch (step.do) {
     case 'if': {
       if (branch === 1) return { ...step, then: steps };

@@ -283,6 +283,10 @@ const ROWS: Readonly<Record<string, fc.Arbitrary<unknown>>> = {
     },
     { requiredKeys: ['id', 'procedure', 'at'] },
   ),
+  sent: fc.record(
+    { id: anyId, procedure: anyId, answer: fc.string({ minLength: 1, maxLength: 40 }), at: anyTime },
+    { requiredKeys: ['id', 'procedure', 'at'] },
+  ),
   lately: fc.record({
     id: fc.constant('lately'),
     ways: fc.array(fc.stringMatching(/^[a-z-]{0,20}$/), { maxLength: 20 }),

@@ -1,9 +1,22 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, untracked } from '@angular/core';
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  Injector,
+  signal,
+  untracked,
+} from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router, RouterOutlet } from '@angular/router';
 import { filter, map, startWith } from 'rxjs';
 import { LatelyStore } from '../data/lately.store';
+import type { SentStore } from '../pack/sent.store';
+import { Scripts } from '../shared/scripts';
 import { WayList } from './ways/way-list';
+import { wayOfSent } from './ways/ways';
 
 /** I saw this, they named that: what do I do? Each way in has the one shape: seen, known, wanted, do. */
 @Component({
@@ -12,7 +25,7 @@ import { WayList } from './ways/way-list';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<h1 class="spoken">Reckon</h1>
     <div class="sheet">
-      <en-way-list [path]="path()" [lately]="lately.ways()" />
+      <en-way-list [path]="path()" [lately]="lately.ways()" [sent]="sent()" />
       <router-outlet />
     </div>`,
   styles: `
@@ -27,6 +40,8 @@ import { WayList } from './ways/way-list';
 export class ReckonRoom {
   private readonly router = inject(Router);
   protected readonly lately = inject(LatelyStore);
+  private readonly sentStore = signal<SentStore | undefined>(undefined);
+  protected readonly sent = computed(() => this.sentStore()?.all()?.map(wayOfSent) ?? []);
   private readonly url = toSignal(
     this.router.events.pipe(
       filter((event) => event instanceof NavigationEnd),
@@ -38,6 +53,16 @@ export class ReckonRoom {
   protected readonly path = computed(() => this.url().split(/[/?#]/)[2] ?? '');
 
   constructor() {
+    const [injector, scripts] = [inject(Injector), inject(Scripts)];
+    // What was sent here comes behind the first painting.
+    afterNextRender(() => {
+      scripts
+        .load(() => import('../pack/sent.store'))
+        .then((module) => {
+          this.sentStore.set(injector.get(module.SentStore));
+        })
+        .catch(() => undefined);
+    });
     effect(() => {
       const path = this.path();
       // Only a way that is opened here counts: following the list, two tabs would put theirs first for ever.

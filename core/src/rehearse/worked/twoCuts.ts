@@ -23,6 +23,7 @@ export const TWO_CUTS: Worked = {
     packets: { pack: LEARNT, numbers: NUMBERED },
     orders: { home: LEARNT, numbers: NUMBERED },
     steps: [
+      { do: 'see', what: { 'top of': 'pack' }, name: 'top card', by: 'helper' },
       {
         ...{ do: 'choose', name: 'first cut', from: 1, to: 50, likely: { around: 12, within: 4 } },
         says: { lay: 'Cut off a small packet and turn it over.' },
@@ -36,10 +37,16 @@ export const TWO_CUTS: Worked = {
       {
         do: 'work out',
         name: 'difference',
+        // Counted round: the order may end between the two.
         what: {
-          difference: [
-            { 'stack number of': 'second seen', in: 'home' },
-            { 'stack number of': 'first seen', in: 'home' },
+          around: [
+            {
+              difference: [
+                { 'stack number of': 'second seen', in: 'home' },
+                { 'stack number of': 'first seen', in: 'home' },
+              ],
+            },
+            52,
           ],
         },
       },
@@ -61,7 +68,7 @@ export const TWO_CUTS: Worked = {
       },
       {
         do: 'claim',
-        that: { equal: [{ 'card at': { sum: ['difference', 1] }, of: 'pack' }, { card: LEARNT[0] }] },
+        that: { equal: [{ 'card at': { sum: ['difference', 1] }, of: 'pack' }, 'top card'] },
         words: 'The first card that lies face down was the top card.',
       },
     ],

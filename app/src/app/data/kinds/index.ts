@@ -18,6 +18,7 @@ import { REVIEWS } from './reviews';
 import { RUNS } from './runs';
 import { SCHEDULES } from './schedules';
 import { SEEDED } from './seeded';
+import { SENT } from './sent';
 import { SETTINGS } from './settings';
 import { SNAPSHOTS } from './snapshots';
 import { SUMS } from './sums';
@@ -27,7 +28,7 @@ import { WEAVES_DONE } from './weaves';
 import { WEAVING } from './weaving';
 
 /** The version of all that is stored, and of a backup. A kind says what it does to bring a row to a later one. */
-export const DATA_VERSION = 6;
+export const DATA_VERSION = 7;
 
 /** Every kind of stored row. To add one: its file, and its name here. */
 export const KINDS: readonly Kind[] = [
@@ -57,6 +58,7 @@ export const KINDS: readonly Kind[] = [
   WEAVE_ROWS,
   WEAVES_DONE,
   PROCEDURES,
+  SENT,
 ];
 
 export const kindNamed = (name: string): Kind | undefined => KINDS.find((kind) => kind.name === name);

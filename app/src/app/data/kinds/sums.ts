@@ -37,7 +37,7 @@ export const SUMS: Kind<SumRow> = {
       kind: joi.string().max(40).required(),
       inputs: joi.array().items(joi.number().integer().min(0).max(200)).max(8).required(),
       level: joi.valid(0, 1, 2, 3).required(),
-      asked: joi.string().max(80).required(),
+      asked: joi.string().max(200).required(),
       truth: joi.string().max(80).required(),
     }),
 };

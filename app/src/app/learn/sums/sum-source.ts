@@ -1,17 +1,7 @@
 import { computed, inject, Injectable, untracked } from '@angular/core';
 import { ParamMap } from '@angular/router';
 import { seededRng } from '@enumeron/core/deck';
-import {
-  Drawn,
-  drawSum,
-  Inputs,
-  kindsOfWay,
-  nextLevel,
-  Said,
-  sameSaid,
-  showSaid,
-  SumKind,
-} from '@enumeron/core/learn';
+import { Drawn, drawSum, Inputs, nextLevel, Said, sameSaid, showSaid, SumKind } from '@enumeron/core/learn';
 import { Journal } from '../../data/journal';
 import { placeOf } from '../../data/kind';
 import { SumRow, SUMS } from '../../data/kinds/sums';
@@ -70,8 +60,7 @@ export class SumSource extends Source {
   private kinds(): readonly SumKind[] {
     if (this.named.length > 0) return this.sums.kinds().filter(({ name }) => this.named.includes(name));
     if (this.way === null) return this.sums.chosen();
-    const own = kindsOfWay(this.way);
-    return this.sums.kinds().filter((kind) => own.includes(kind));
+    return this.sums.kinds().filter(({ way }) => way === this.way);
   }
 
   override next(): SumQuestion | undefined {

@@ -14,6 +14,7 @@ import { SumRow, SUMS } from '../../data/kinds/sums';
 import { OrdersStore } from '../../data/orders.store';
 import { Reader } from '../../data/reader';
 import { Storage } from '../../data/storage';
+import { SentStore } from '../../pack/sent.store';
 import { LearnStore } from '../learn.store';
 
 /** Of so many answers the estimates are made. */
@@ -38,10 +39,11 @@ export class SumsStore {
   private readonly store = inject(LearnStore);
   private readonly orders = inject(OrdersStore);
   private readonly storage = inject(Storage);
+  private readonly sent = inject(SentStore);
   private readonly reader = inject(Reader);
 
   private readonly answers = signal<readonly SumRow[] | undefined>(undefined);
-  readonly isRead = computed(() => this.answers() !== undefined);
+  readonly isRead = computed(() => this.answers() !== undefined && this.sent.isReady());
 
   readonly pack = computed<SumPack>(() => {
     const origin = this.orders.find(this.store.orderId())?.origin;
@@ -52,7 +54,11 @@ export class SumsStore {
       ...(way ? { way } : {}),
     };
   });
-  readonly kinds = computed(() => kindsFor(this.pack()));
+  /** Every kind that can be asked of the order, and procedures that were sent to Reckon. */
+  readonly kinds = computed(() => [
+    ...kindsFor(this.pack()),
+    ...this.sent.sums().filter((kind) => kind.ranges(this.pack()) !== undefined),
+  ]);
   /** The kinds that are practised: those that were chosen, as far as the order has them. */
   readonly chosen = computed(() => {
     const names = this.store.settings().sums?.kinds;

@@ -10,17 +10,26 @@ import { SettingsStore } from '../../data/settings.store';
 import { markOnRail } from '../../pack/marks';
 import { PackStore } from '../../pack/pack.store';
 import { PatternsStore } from '../../pack/patterns.store';
+import { isSentPath, Sent, SentStore } from '../../pack/sent.store';
+import { Undoing } from '../../data/undoing';
+import { Notices } from '../../shared/notices';
 import { HandSum } from '../../shared/hand-sum';
 import { jobView } from '../../workers/job-view';
 import { DoPanel } from '../answer/do-panel';
 import { KnownList } from '../answer/known-list';
-import { PatternPack, PATTERNS } from '@enumeron/core/reckon/patterns';
+import { Pattern, PatternPack, PATTERNS } from '@enumeron/core/reckon/patterns';
 import { TellFields } from '../../shared/form/tell-fields';
 import { Telling } from '../../shared/form/telling';
 import { wayAt } from '../ways/ways';
 
 /** How many riffles a key card is tried over, on how many packs, from which seed. */
 const [RIFFLES, PACKS, SEED] = [5, 40_000, 7];
+
+/** A pattern of which nothing is known yet. */
+const nothingAt = (path: string): Pattern => ({
+  ...{ path, lead: '', fields: [] },
+  reckon: () => ({ ok: false, problems: [] }),
+});
 
 /** One pattern of Reckon in its one shape: what was seen, what is known, what to do. */
 @Component({
@@ -39,12 +48,32 @@ export class PatternView {
   protected readonly pack = inject(PackStore);
   private readonly settings = inject(SettingsStore);
 
-  protected readonly pattern = computed(
-    () => PATTERNS.find(({ path }) => path === this.path()) ?? PATTERNS[0],
-  );
+  private readonly sentStore = inject(SentStore);
+  private readonly undoing = inject(Undoing);
+  private readonly notices = inject(Notices);
+
+  /** The procedure that this was sent from; undefined where it is a pattern of our own. */
+  protected readonly sent = computed(() => this.sentStore.at(this.path()));
+  protected readonly pattern = computed<Pattern>(() => {
+    if (!isSentPath(this.path())) return PATTERNS.find(({ path }) => path === this.path()) ?? PATTERNS[0];
+    return this.sent()?.as?.pattern ?? nothingAt(this.path());
+  });
+  /** What is in the way of a procedure that was sent here. */
+  protected readonly unsent = computed(() => {
+    if (!isSentPath(this.path())) return undefined;
+    const sent = this.sent();
+    if (sent?.as?.problem)
+      return `It cannot be reckoned with as it is written. ${sayProblem(sent.as.problem)}`;
+    if (sent) return sent.as ? undefined : 'Reading the procedure …';
+    return this.sentStore.isReady()
+      ? 'It is not here any more: its procedure was removed, or taken out of Reckon.'
+      : 'Reading the procedure …';
+  });
   /** Whether Learn has a sum of this kind. */
-  protected readonly practises = computed(() => kindsOfWay(this.pattern().path).length > 0);
-  protected readonly name = computed(() => wayAt(this.pattern().path).name);
+  protected readonly practises = computed(
+    () => kindsOfWay(this.pattern().path).length > 0 || this.sent()?.as?.sum !== undefined,
+  );
+  protected readonly name = computed(() => this.sent()?.name ?? wayAt(this.pattern().path).name);
   private readonly values = this.store.values(computed(() => this.pattern().path));
   protected readonly telling = new Telling(this.pattern, this.values, ({ name }, value) => {
     void this.store.set(this.pattern().path, name, value);
@@ -79,7 +108,7 @@ export class PatternView {
     estimates: this.estimates(),
   }));
   private readonly outcome = computed(() =>
-    this.telling.lacking() || this.lacksBank()
+    this.telling.lacking() || this.lacksBank() || this.unsent() !== undefined
       ? undefined
       : this.pattern().reckon(completeValues(this.pattern(), this.values()), this.patternPack()),
   );
@@ -93,11 +122,15 @@ export class PatternView {
   protected readonly missing = computed(() => {
     const outcome = this.outcome();
     if (outcome && !outcome.ok) return sayProblem(outcome.problems[0]);
+    const unsent = this.unsent();
+    if (unsent !== undefined) return unsent;
     return this.lacksBank() ? 'A bank is needed for this.' : (this.telling.lacking()?.asks ?? '');
   });
   /** Values to try it with. */
   private readonly exampleValues = computed(() =>
-    this.lacksBank() ? undefined : this.pattern().example?.(this.patternPack()),
+    this.lacksBank() || this.unsent() !== undefined
+      ? undefined
+      : this.pattern().example?.(this.patternPack()),
   );
   protected readonly example = computed(() => {
     const values = this.exampleValues();
@@ -111,6 +144,24 @@ export class PatternView {
   protected tryExample(): void {
     const values = this.exampleValues();
     if (values) void this.store.fill(this.pattern().path, values);
+  }
+
+  protected answerOf({ row, as }: Sent): string | undefined {
+    const findings = as?.findings ?? [];
+    return findings.find((each) => each === row.answer) ?? findings.at(-1);
+  }
+
+  /** What else it finds may be its answer. */
+  protected async ask(answer: string): Promise<void> {
+    const sent = this.sent();
+    if (sent) await this.sentStore.ask(sent, answer);
+  }
+
+  protected async takeOut(): Promise<void> {
+    const sent = this.sent();
+    if (!sent) return;
+    await this.sentStore.takeBack(sent);
+    await this.notices.offerUndo(`${sent.name} is taken out of Reckon.`, () => this.undoing.undo('table'));
   }
 
   protected clear(): void {

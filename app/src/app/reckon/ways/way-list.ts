@@ -65,6 +65,8 @@ export class WayList {
 
   /** The address of the way that is open. */
   readonly path = input.required<string>();
+  /** Ways that were sent here from another room. */
+  readonly sent = input<readonly Way[]>([]);
   /** Addresses of ways, the last used first. */
   readonly lately = input<readonly string[]>([]);
 
@@ -77,7 +79,8 @@ export class WayList {
   });
   protected readonly shown = computed(() => {
     const typed = this.typed().trim();
-    return typed === '' ? this.order() : this.order().filter((way) => matches(way, typed));
+    const all = [...this.order(), ...this.sent()];
+    return typed === '' ? all : all.filter((way) => matches(way, typed));
   });
 
   private rank(lately: readonly string[], { path }: Way): number {

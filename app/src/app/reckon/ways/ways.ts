@@ -1,4 +1,5 @@
 import { Fact } from '@enumeron/core/reckon/facts';
+import { Sent } from '../../pack/sent.store';
 import { WayIn } from '../../shared/room';
 
 /** One way in: something that was seen, and what is asked of it. */
@@ -150,6 +151,13 @@ export const WAYS: readonly Way[] = [
     picture: 'nwnwnwnwnwnw',
   },
 ];
+
+/** A procedure that was sent here, as a way in. */
+export const wayOfSent = ({ path, name, as }: Sent): Way => ({
+  ...{ path, name, words: name.toLowerCase(), picture: 's..s....w...' },
+  seen: as?.pattern?.fields.map(({ label }) => label.toLowerCase()).join(', ') ?? '',
+  asked: as?.findings.join(', ') ?? '',
+});
 
 /** The way at an address below the room's; the first where there is none. */
 export const wayAt = (path: string): Way => WAYS.find((way) => way.path === path) ?? WAYS[0];

@@ -8,12 +8,16 @@ import {
   untracked,
   viewChild,
 } from '@angular/core';
-import { Router } from '@angular/router';
+import { Router, RouterLink } from '@angular/router';
 import { FORMAT, VERSION } from '@enumeron/core/file/rehearse/readProcedure';
 import { fileName } from '@enumeron/core/file/formats/name';
 import { download } from '../../shared/download';
 import { MissingPart } from '../../shared/missing-part';
+import { Notices } from '../../shared/notices';
 import { once } from '../../shared/once';
+import { Scripts } from '../../shared/scripts';
+import { sayProblem } from '@enumeron/core/deck';
+import { SentStore } from '../../pack/sent.store';
 import { Desk } from '../desk/desk.store';
 import { ProceduresStore } from '../procedures.store';
 import { SetUp } from './set-up';
@@ -21,7 +25,7 @@ import { SetUp } from './set-up';
 /** The name of a procedure, what it needs, its set-up, and the way out of here as a file. */
 @Component({
   selector: 'en-procedure-head',
-  imports: [MissingPart, SetUp],
+  imports: [MissingPart, RouterLink, SetUp],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<h2>
       <input
@@ -57,6 +61,11 @@ import { SetUp } from './set-up';
       } @error {
         <en-missing-part />
       }
+      @if (sent(); as sent) {
+        <a class="link" [routerLink]="['/reckon', sent.path]">In Reckon</a>
+      } @else {
+        <button type="button" class="link" (click)="send()">Send to Reckon</button>
+      }
       <button type="button" class="link" (click)="duplicate()">Duplicate</button>
       <button type="button" class="link" (click)="save()">Save as a file</button>
     </div>`,
@@ -66,7 +75,12 @@ export class ProcedureHead {
   protected readonly desk = inject(Desk);
   private readonly procedures = inject(ProceduresStore);
   private readonly router = inject(Router);
+  private readonly sentStore = inject(SentStore);
+  private readonly notices = inject(Notices);
+  private readonly scripts = inject(Scripts);
   protected readonly procedure = computed(() => this.desk.procedure());
+  /** Where it stands among Reckon's patterns, if it does. */
+  protected readonly sent = computed(() => this.sentStore.of(this.desk.id()));
   private readonly name = viewChild.required<ElementRef<HTMLInputElement>>('name');
 
   constructor() {
@@ -89,6 +103,20 @@ export class ProcedureHead {
     const name = `${procedure.name} copy`.trim();
     const id = this.procedures.add({ ...procedure, name }, `duplicate ${procedure.name}`);
     await this.router.navigate(['/rehearse', id]);
+  });
+
+  /** Puts it among Reckon's patterns, where it can be one. */
+  protected readonly send = once('send a procedure to Reckon', async () => {
+    const { sentAs } = await this.scripts.load(() => import('@enumeron/core/file/rehearse/sent'));
+    const procedure = this.procedure();
+    if (!procedure) return;
+    const { problem } = sentAs(procedure, '');
+    if (problem) {
+      void this.notices.show(`It cannot be sent. ${sayProblem(problem)}`);
+      return;
+    }
+    this.sentStore.send(this.desk.id(), procedure.name);
+    void this.notices.show(`${procedure.name} stands among Reckon’s patterns now, and among Learn’s sums.`);
   });
 
   protected save(): void {

@@ -1,0 +1,107 @@
+import { computed, effect, inject, Injectable, signal } from '@angular/core';
+import type { SumKind } from '@enumeron/core/file/learn/sums/sum';
+import type { sentAs, SentAs } from '@enumeron/core/file/rehearse/sent';
+import { Committed, Journal } from '../data/journal';
+import { placeOf } from '../data/kind';
+import { PROCEDURES } from '../data/kinds/procedures';
+import { SENT, SentRow } from '../data/kinds/sent';
+import { liveRows } from '../data/live-rows';
+import { newId } from '../data/new-id';
+import { Rows } from '../data/rows';
+import { Clock } from '../shared/clock';
+import { Scripts } from '../shared/scripts';
+
+/** A procedure among Reckon's patterns. */
+export interface Sent {
+  readonly row: SentRow;
+  /** The address of its pattern below Reckon. */
+  readonly path: string;
+  readonly name: string;
+  /** Undefined until what reads it has been loaded. */
+  readonly as: SentAs | undefined;
+}
+
+/** Where the address of a pattern that was sent begins: no other pattern's does. */
+const BEGINS = 'sent-';
+export const isSentPath = (path: string): boolean => path.startsWith(BEGINS);
+
+/** The procedures that were sent to Reckon, live, as patterns and as kinds of sums. */
+@Injectable({ providedIn: 'root' })
+export class SentStore {
+  private readonly journal = inject(Journal);
+  private readonly rows = inject(Rows);
+  private readonly clock = inject(Clock);
+  private readonly stored = liveRows(SENT);
+  private readonly read = signal<typeof sentAs | undefined>(undefined);
+
+  /** The procedures that are there, oldest first; undefined until storage has been read. */
+  private readonly present = computed(() =>
+    this.stored()
+      ?.map((row) => ({ row, procedure: this.rows.at(placeOf(PROCEDURES, row.procedure))()?.procedure }))
+      .filter(({ procedure }) => procedure !== undefined)
+      .sort((a, b) => a.row.at - b.row.at),
+  );
+  readonly all = computed<readonly Sent[] | undefined>(() => {
+    const [present, read] = [this.present(), this.read()];
+    return present?.map(({ row, procedure }) => {
+      const path = BEGINS + row.id;
+      return { row, path, name: procedure?.name ?? '', as: read?.(procedure, path, row.answer) };
+    });
+  });
+  /** What can be practised of them. */
+  readonly sums = computed<readonly SumKind[]>(
+    () => this.all()?.flatMap(({ as }) => (as?.sum ? [as.sum] : [])) ?? [],
+  );
+  /** Whether all that was sent is known by now. */
+  readonly isReady = computed(() => {
+    const stored = this.stored();
+    if (!stored) return false;
+    const asked = stored.every(({ procedure }) => this.rows.isRead(placeOf(PROCEDURES, procedure)));
+    return asked && (this.present()?.length === 0 || this.read() !== undefined);
+  });
+
+  constructor() {
+    const scripts = inject(Scripts);
+    let begun = false;
+    effect(() => {
+      if (begun || (this.present()?.length ?? 0) === 0) return;
+      begun = true;
+      scripts
+        .load(() => import('@enumeron/core/file/rehearse/sent'))
+        .then((module) => {
+          this.read.set(module.sentAs);
+        })
+        .catch(() => {
+          begun = false;
+        });
+    });
+  }
+
+  /** What was sent of a procedure, by its id. */
+  of(procedure: string): Sent | undefined {
+    return this.all()?.find(({ row }) => row.procedure === procedure);
+  }
+
+  at(path: string): Sent | undefined {
+    return this.all()?.find((sent) => sent.path === path);
+  }
+
+  /** Puts a procedure among the patterns. */
+  send(procedure: string, name: string): void {
+    if (this.of(procedure)) return;
+    const row: SentRow = { id: newId(), procedure, at: this.clock.now() };
+    void this.journal.commit(`send ${name} to Reckon`, [placeOf(SENT, row.id)], () => [row]);
+  }
+
+  /** Takes something else that it finds for its answer. */
+  ask({ row, name }: Sent, answer: string): Promise<Committed> {
+    return this.journal.commit(`ask ${name} for another answer`, [placeOf(SENT, row.id)], ([now]) => [
+      now && { ...now, answer },
+    ]);
+  }
+
+  /** Takes it out of the patterns; the procedure stays. */
+  takeBack({ row, name }: Sent): Promise<Committed> {
+    return this.journal.commit(`take ${name} out of Reckon`, [placeOf(SENT, row.id)], () => [undefined]);
+  }
+}

@@ -1,0 +1,203 @@
+import { formatCard } from '../deck/notation';
+import { Field, Values } from '../form/field';
+import { cardField, numberField } from '../form/fields';
+import { Kind } from '../procedure/forms';
+import { byOf, Expression, Procedure, Step, StepOf } from '../procedure/procedure';
+import { givesKnown, insideOf, kindOf, kindsOf, namesIn } from '../procedure/walk';
+import { Path, sayPath, withBranch } from './editSteps';
+import { sayExpression } from './sentence';
+
+/** Something that the performer works out in a procedure: what it is called, and under which name it is kept. */
+export interface Finding {
+  readonly words: string;
+  readonly kept: string;
+  readonly kind: Kind;
+  /** The sum behind it: numbers kept under these names, each added or taken away. Empty where it is no sum. */
+  readonly terms: readonly Term[];
+}
+
+/** A part of a sum. */
+export interface Term {
+  readonly words: string;
+  readonly kept: string;
+  readonly sign: 1 | -1;
+}
+
+/** Something that the performer sees or is told in a procedure: its field, and the name under which it is kept. */
+export interface Sight {
+  readonly field: Field;
+  /** What it is called in the procedure. */
+  readonly of: string;
+  readonly kept: string;
+}
+
+/** A procedure whose sights, workings and outs are kept under names of their own, so that a run of it tells them. */
+export interface Watched {
+  readonly procedure: Procedure;
+  readonly sights: readonly Sight[];
+  /** In the order of the steps. */
+  readonly findings: readonly Finding[];
+  readonly outs: readonly { readonly words: string; readonly kept: string }[];
+  /** By the path of a step as it is run: its path as it is written. */
+  readonly written: ReadonlyMap<string, string>;
+  /** The path of something that is seen over and over, for which there is no one field. */
+  readonly again: string | undefined;
+}
+
+/** The longest name of a field, as it is kept. */
+const LONGEST = 32;
+
+const titled = (name: string): string => name.charAt(0).toUpperCase() + name.slice(1);
+
+/** What a sight asks for, as a field. */
+const fieldOf = (
+  step: Step & { readonly name: string },
+  name: string,
+  label: string,
+  kind: Kind,
+  always: boolean,
+): Field => {
+  const part = always ? {} : { optional: true };
+  if (step.do === 'choose one') {
+    const words = step.of.map(({ words: each }, index) => `${index + 1}: ${each}`).join(' ');
+    return numberField(name, label, `Which one? ${words}`, { ...part, least: 1, most: step.of.length });
+  }
+  if (step.do === 'choose') {
+    const [from, to] = [step.from, step.to].map((each) => (typeof each === 'number' ? each : undefined));
+    return numberField(name, label, `Which number is it: ${step.name}?`, {
+      ...{ ...part, least: Math.max(0, from ?? 0), most: to ?? 999 },
+    });
+  }
+  const what = step.do === 'see' ? sayExpression(step.what) : step.name;
+  if (kind === 'card') return cardField(name, label, `${label}: ${what}?`, part);
+  if (step.do === 'see' && typeof step.what === 'object' && 'rank of' in step.what)
+    return { name, label, asks: `${label}: which rank is it?`, kind: 'rank', ...part };
+  return numberField(name, label, `${label}: ${what}?`, { ...part, least: 0, most: 999 });
+};
+
+/** The parts of an expression that is a sum, perhaps counted round, with their signs; itself where it is none. */
+const termsOf = (value: Expression): readonly { value: Expression; sign: 1 | -1 }[] => {
+  const round = typeof value === 'object' ? (value['around'] ?? value['remainder']) : undefined;
+  return partsOf(Array.isArray(round) ? (round[0] as Expression) : value);
+};
+
+const partsOf = (value: Expression, sign: 1 | -1 = 1): readonly { value: Expression; sign: 1 | -1 }[] => {
+  if (typeof value !== 'object') return [{ value, sign }];
+  if (Array.isArray(value['sum']))
+    return (value['sum'] as Expression[]).flatMap((each) => partsOf(each, sign));
+  if (!Array.isArray(value['difference'])) return [{ value, sign }];
+  const [from, less] = value['difference'] as readonly Expression[];
+  return [...partsOf(from, sign), ...partsOf(less, sign === 1 ? -1 : 1)];
+};
+
+/**
+ * Makes a procedure tell what it is to the performer.
+ *
+ * @param procedure one that `readProcedure` found right.
+ * @param told what was seen, by field: only worlds in which it is so are gone on with.
+ */
+export const watch = (procedure: Procedure, told: Values = {}): Watched => {
+  const kinds = kindsOf(procedure);
+  const taken = new Set([...namesIn(procedure.steps), ...Object.keys(procedure.givens ?? {})]);
+  const sights: Sight[] = [];
+  const findings: Finding[] = [];
+  const outs: { words: string; kept: string }[] = [];
+  const written = new Map<string, string>();
+  let again: string | undefined;
+
+  /** A name that the procedure has not. */
+  const fresh = (words: string): string => {
+    let name = words;
+    for (let number = 2; taken.has(name); number++) name = `${words} ${number}`;
+    taken.add(name);
+    return name;
+  };
+  const keep = (name: string, what: Expression): Step => ({ do: 'work out', name, what });
+
+  const sightOf = (step: Step & { readonly name: string }, always: boolean): readonly Step[] => {
+    const kept = fresh(`seen ${step.name}`);
+    const name = `seen ${sights.length + 1} ${step.name}`.slice(0, LONGEST);
+    // What is seen under one name twice has two fields.
+    const before = sights.filter(({ of }) => of === step.name).length;
+    const label = titled(step.name) + (before === 0 ? '' : ` ${before + 1}`);
+    const kind = kinds.get(step.name) ?? 'number';
+    sights.push({ field: fieldOf(step, name, label, kind, always), of: step.name, kept });
+    const value = told[name];
+    if (typeof value !== 'number') return [step, keep(kept, step.name)];
+    const wanted: Expression = kind === 'card' ? { card: formatCard(value) } : value;
+    return [step, { do: 'require', that: { equal: [step.name, wanted] } }, keep(kept, step.name)];
+  };
+
+  const workingOf = (step: StepOf<'see' | 'work out'>, isOnce: boolean): readonly Step[] => {
+    const kept = fresh(`found ${step.name}`);
+    const parts = isOnce ? termsOf(step.what) : [];
+    const terms =
+      parts.length < 2
+        ? []
+        : parts.map(({ value, sign }) => ({
+            ...{ sign, words: sayExpression(value), kept: fresh(`part of ${step.name}`) },
+          }));
+    findings.push({ words: step.name, kept, kind: kinds.get(step.name) ?? 'number', terms });
+    return [...terms.map((term, index) => keep(term.kept, parts[index].value)), step, keep(kept, step.name)];
+  };
+
+  const claimOf = (step: StepOf<'claim known'>): readonly Step[] => {
+    const kept = fresh('known');
+    const words = sayExpression(step.what);
+    findings.push({ words, kept, kind: kindOf(step.what, kinds) ?? 'number', terms: [] });
+    return [keep(kept, step.what)];
+  };
+
+  const watched = (step: Step, path: Path, always: boolean, isOnce: boolean): readonly Step[] => {
+    if ('name' in step && givesKnown(step) && step.do !== 'work out') {
+      if (!isOnce) again ??= sayPath(path);
+      else return sightOf(step, always);
+    }
+    if (step.do === 'work out' && byOf(step) !== 'helper') return workingOf(step, isOnce);
+    // What is claimed to be known is told and not judged: the worlds that are run here are only some.
+    if (step.do === 'claim known') return claimOf(step);
+    if (step.do !== 'out') return [step];
+    const kept = fresh('ended in an out');
+    outs.push({ words: step.words, kept });
+    return [keep(kept, 1), step];
+  };
+
+  const walk = (
+    steps: readonly Step[],
+    at: Path,
+    from: Path,
+    always: boolean,
+    isOnce: boolean,
+  ): readonly Step[] => {
+    const result: Step[] = [];
+    steps.forEach((step, index) => {
+      const path = [...from, index + 1];
+      const rows = watched(step, path, always, isOnce);
+      // Where the step itself stands now; what it holds is watched there.
+      const own = result.length + Math.max(0, rows.indexOf(step)) + 1;
+      rows.forEach((_, offset) => written.set(sayPath([...at, result.length + offset + 1]), sayPath(path)));
+      const inside = insideOf(step).reduce(
+        (changed, branch, which) =>
+          branch.length === 0
+            ? changed
+            : withBranch(
+                changed,
+                which + 1,
+                walk(
+                  branch,
+                  [...at, own, which + 1],
+                  [...path, which + 1],
+                  false,
+                  isOnce && step.do !== 'repeat',
+                ),
+              ),
+        step,
+      );
+      result.push(...rows.map((each) => (each === step ? inside : each)));
+    });
+    return result;
+  };
+
+  const steps = walk(procedure.steps, [], [], true, true);
+  return { procedure: { ...procedure, steps }, sights, findings, outs, written, again };
+};
