@@ -10,6 +10,7 @@ import { textFile } from '../../testing/text-file';
 import { undone } from '../../testing/undo';
 import { Database } from '../data/database';
 import { PROCEDURES, ProcedureRow } from '../data/kinds/procedures';
+import { SentStore } from '../pack/sent.store';
 import { RailPreview } from '../pack/rail-preview';
 import { RUN_JOB, RunJob } from '../workers/jobs';
 import { DeskPage } from './desk/desk-page';
@@ -104,6 +105,27 @@ test('a worked one that was changed is the user’s own, and stays when the samp
   expect(store.find('worked')).toEqual(sample);
   await page.type('.name', 'Mine');
   expect(store.find('worked')).toEqual({ id: 'worked', procedure: { ...TWO_CUTS, name: 'Mine' }, at: 1 });
+});
+
+test('it is sent to Reckon with one press, or says why it cannot be; undo takes it back', async () => {
+  const page = await open(TWO_CUTS);
+  await page.click('Send to Reckon');
+  const sent = TestBed.inject(SentStore);
+  await until(() => sent.of(page.id)?.as !== undefined && page.all('.tools a').length === 1);
+  expect(sent.of(page.id)?.as?.pattern?.fields.map(({ label }) => label)).toEqual([
+    'First seen',
+    'Second seen',
+  ]);
+  expect(sent.sums().map(({ name }) => name)).toEqual([TWO_CUTS.name]);
+  expect(page.find('.tools a').getAttribute('href')).toBe(`/reckon/${sent.of(page.id)?.path ?? ''}`);
+  expect(await undone()).toBe(`send ${TWO_CUTS.name} to Reckon`);
+  await until(() => sent.of(page.id) === undefined);
+  const heaps = await open(ANY_SIZE);
+  await heaps.click('Send to Reckon');
+  await until(() =>
+    document.body.textContent.includes('It cannot be sent. You see and are told nothing in it.'),
+  );
+  expect(sent.of(heaps.id)).toBeUndefined();
 });
 
 test('one is begun, and one that was removed comes back', async () => {

@@ -23,7 +23,6 @@ export const TWO_CUTS: Worked = {
     packets: { pack: LEARNT, numbers: NUMBERED },
     orders: { home: LEARNT, numbers: NUMBERED },
     steps: [
-      { do: 'see', what: { 'top of': 'pack' }, name: 'top card', by: 'helper' },
       {
         ...{ do: 'choose', name: 'first cut', from: 1, to: 50, likely: { around: 12, within: 4 } },
         says: { lay: 'Cut off a small packet and turn it over.' },
@@ -68,7 +67,17 @@ export const TWO_CUTS: Worked = {
       },
       {
         do: 'claim',
-        that: { equal: [{ 'card at': { sum: ['difference', 1] }, of: 'pack' }, 'top card'] },
+        that: {
+          equal: [
+            { 'stack number of': { 'card at': { sum: ['difference', 1] }, of: 'pack' }, in: 'home' },
+            {
+              around: [
+                { difference: [{ sum: [{ 'stack number of': 'first seen', in: 'home' }, 1] }, 'first cut'] },
+                52,
+              ],
+            },
+          ],
+        },
         words: 'The first card that lies face down was the top card.',
       },
     ],

@@ -1,6 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import { ActivatedRoute, convertToParamMap, provideRouter, Router } from '@angular/router';
 import { Drawn, Said, saidCards, saidNumber, saidOff, saidWeaves, SUM_KINDS } from '@enumeron/core/learn';
+import { WORKED } from '@enumeron/core/file/rehearse/worked/worked';
 import { freshApp, until } from '../../../testing/fresh';
 import { FakeClock, keysOf, press } from '../../../testing/learner';
 import { render, Rendered } from '../../../testing/render';
@@ -13,6 +14,8 @@ import { Clock } from '../../shared/clock';
 import { Drill } from '../drill/drill';
 import { Practice } from '../drill/practice';
 import { Source } from '../drill/source';
+import { PROCEDURES } from '../../data/kinds/procedures';
+import { SentStore } from '../../pack/sent.store';
 import { LearnStore } from '../learn.store';
 import { SumSource } from './sum-source';
 import { Sums } from './sums';
@@ -194,4 +197,21 @@ test('kinds are chosen and a time is wanted; the page shows how fluent each is',
   drill.fixture.destroy();
   const again = await render(Sums);
   expect(again.text()).toContain('5.0 s');
+});
+
+test('a procedure that was sent to Reckon is a kind of sum, and is practised from there', async () => {
+  const procedure = WORKED.find(({ procedure: each }) => each.name.startsWith('Two cuts'))?.procedure;
+  if (!procedure) throw new Error('no such procedure');
+  await db.rows(PROCEDURES).put({ id: 'mine', procedure, at: 1 });
+  const sent = TestBed.inject(SentStore);
+  sent.send('mine', procedure.name);
+  const store = TestBed.inject(SumsStore);
+  await until(() => store.kinds().some(({ name }) => name === procedure.name));
+  query = { way: sent.of('mine')?.path ?? '' };
+  const drill = await render(Drill);
+  const { sum, kind } = await answer(drill, 900);
+  expect(kind.name).toBe(procedure.name);
+  expect(sum.shown).toMatch(/^\S+, \S+$/);
+  await stored(1);
+  expect(await rows()).toMatchObject([{ kind: procedure.name, right: true, asked: sum.shown }]);
 });

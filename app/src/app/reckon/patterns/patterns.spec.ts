@@ -5,12 +5,16 @@ import { parseFact } from '@enumeron/core/reckon/facts';
 import { freshApp, until } from '../../../testing/fresh';
 import { undone } from '../../../testing/undo';
 import { render, Rendered } from '../../../testing/render';
+import { WORKED } from '@enumeron/core/file/rehearse/worked/worked';
+import { Database } from '../../data/database';
+import { PROCEDURES } from '../../data/kinds/procedures';
 import { OrdersStore } from '../../data/orders.store';
 import { sampleOrders } from '../../data/sample';
 import { SettingsStore } from '../../data/settings.store';
 import { RailGuess } from '../../pack/rail-guess';
 import { FactsStore } from '../../pack/facts.store';
 import { RailMarks } from '../../pack/marks';
+import { Sent, SentStore } from '../../pack/sent.store';
 import { PackStore } from '../../pack/pack.store';
 import { FACT_FORMS } from '@enumeron/core/reckon/facts';
 import { FactsView } from '../facts/facts-view';
@@ -24,9 +28,10 @@ const [tidemark, , harbours, breakwater] = sampleOrders();
 const card = (name: string): Card => parseCard(name) as Card;
 
 let pack: PackStore;
+let db: Database;
 
 beforeEach(async () => {
-  await freshApp();
+  db = await freshApp();
   pack = TestBed.inject(PackStore);
   await until(() => TestBed.inject(OrdersStore).count() !== undefined);
 });
@@ -184,6 +189,63 @@ describe('a pattern', () => {
     const composed = await open('composed-card');
     await press(composed, 'AC');
     expect(answer(composed)).toContain('A♥ lies');
+  });
+});
+
+describe('a procedure that was sent from Rehearse', () => {
+  const send = async (name: string): Promise<Sent> => {
+    const procedure = WORKED.find((each) => each.procedure.name === name)?.procedure;
+    if (!procedure) throw new Error(name);
+    await db.rows(PROCEDURES).put({ id: 'mine', procedure, at: 1 });
+    const store = TestBed.inject(SentStore);
+    await until(() => store.isReady());
+    store.send('mine', name);
+    await until(() => store.of('mine')?.as !== undefined);
+    return store.of('mine') as Sent;
+  };
+
+  test('is a pattern on the pack as it lies, and goes with its procedure', async () => {
+    const { path } = await send('Two cuts and a packet of numbers');
+    await pack.apply({ kind: 'cut', count: 20 });
+    const rendered = await open(path);
+    await press(rendered, showCard(pack.now()[7]));
+    await press(rendered, showCard(pack.now()[39]));
+    expect(answer(rendered)).toBe('Show the card alone');
+    await rendered.click('Clear');
+    await press(rendered, showCard(pack.now()[7]));
+    await press(rendered, showCard(pack.now()[19]));
+    expect(answer(rendered)).toBe('Difference 12');
+    expect(TestBed.inject(RailMarks).marks().get(8)).toContain('seen');
+    // In this order the cards are the other way about: nothing that they do shows that.
+    await rendered.click('Clear');
+    await press(rendered, showCard(pack.now()[19]));
+    await press(rendered, showCard(pack.now()[7]));
+    expect(answer(rendered)).toContain('Nothing that they can do shows that.');
+    await rendered.click('Take it out of Reckon');
+    await until(() => rendered.text().includes('It is not here any more'));
+    expect(await undone()).toBe('take Two cuts and a packet of numbers out of Reckon');
+    await until(() => !rendered.text().includes('It is not here any more'));
+  });
+
+  test('has the answer that is wanted, of all that it finds', async () => {
+    const { path } = await send('Groups about the middle, and three to the top');
+    const ranks = RANKS.flatMap((rank) => [0, 1, 2, 3].map((suit) => cardOf(rank, suit as 0)));
+    await pack.use({ ...tidemark, id: 'groups', name: 'Groups', cards: ranks });
+    const rendered = await render(PatternView, { path });
+    await press(rendered, '7D');
+    expect(answer(rendered)).toBe('Above 24');
+    const answers = rendered.find('.sent select') as HTMLSelectElement;
+    answers.value = 'named';
+    answers.dispatchEvent(new Event('change'));
+    await until(() => answer(rendered) === 'Named 7♥');
+  });
+
+  test('says what is wrong when its procedure is changed so that it cannot be one', async () => {
+    const { path } = await send('Two cuts and a packet of numbers');
+    await db.rows(PROCEDURES).put({ id: 'mine', procedure: { name: 'Bare', steps: [] }, at: 1 });
+    const rendered = await open(path);
+    await until(() => rendered.text().includes('You see and are told nothing in it.'));
+    expect(rendered.all('.fields input')).toHaveLength(0);
   });
 });
 
