@@ -66,6 +66,9 @@ type Act =
       readonly to: Expression;
       readonly told?: boolean;
       readonly likely?: Likely;
+      /** What is said when they choose less, or more, than is asked for: to everybody or by audience. */
+      readonly 'too few'?: Spoken['says'];
+      readonly 'too many'?: Spoken['says'];
     }
   | {
       readonly do: 'choose one';

@@ -5,6 +5,7 @@ import { byOf, LaidPart, MOST_ROUNDS, Procedure, Step } from '../procedure/proce
 import { STEPS, StepSlot } from '../procedure/steps';
 import { MOST_CARDS } from '../procedure/table';
 import { givesKnown } from '../procedure/walk';
+import { isTexts } from './says';
 
 /** What a file says it is. */
 export const FORMAT = 'enumeron procedure';
@@ -148,13 +149,9 @@ class Reading {
       return missing('by', 'Name the helper, the performer or all.');
     for (const field of ['note', 'caution'])
       if (value[field] !== undefined && !isText(value[field])) return missing(field, 'Write it as a text.');
-    const said = value['says'];
-    if (
-      said !== undefined &&
-      typeof said !== 'string' &&
-      !(isFields(said) && Object.values(said).every(isText))
-    )
-      return missing('says', 'Write a text, or one for each audience.');
+    for (const field of step.do === 'choose' ? ['says', 'too few', 'too many'] : ['says'])
+      if (value[field] !== undefined && !isTexts(value[field]))
+        return missing(field, 'Write a text, or one for each audience.');
     this.restricted = byOf(step) !== 'helper' && !OPEN.has(step.do);
     const { fields, more = {}, apart } = STEPS[step.do];
     for (const [field, slot] of Object.entries({ ...fields, ...more })) {

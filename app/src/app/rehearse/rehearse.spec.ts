@@ -310,6 +310,30 @@ test('the set-up: a packet in words, an order of mine, a number, and what is no 
   expect(kept(page.id).packets?.['pack']).toHaveLength(52);
 });
 
+test('helpers are led: the range for a wanted chance is asked for, and one who is off is told so', async () => {
+  const page = await open(TWO_CUTS);
+  page.find('[data-line="1"]').click();
+  await until(() => page.all('en-lead-field').length === 1);
+  expect(page.find('.led').textContent).toBe('they choose 7 to 17 (83.4 %)');
+  await page.type('en-lead-field input', '95');
+  expect(page.find('.led').textContent).toContain('5 to 20');
+  await page.click('Ask for just that');
+  expect(kept(page.id).steps[0]).toMatchObject({ from: 5, to: 20 });
+  expect(page.all('en-lead-field button')).toHaveLength(0);
+  await settled(page);
+  await page.type('.asked input', '21');
+  page.find('.asked form').dispatchEvent(new Event('submit'));
+  await page.fixture.whenStable();
+  expect(page.find('.off').textContent).toBe(
+    '21 is too many. Say: “Rather fewer: I need some left for the second cut.”',
+  );
+  await page.type('.asked input', '20');
+  page.find('.asked form').dispatchEvent(new Event('submit'));
+  await page.fixture.whenStable();
+  expect(page.all('.off')).toHaveLength(0);
+  expect(await undone()).toBe('ask for 5 to 20');
+});
+
 test('a case is acted out step by step, the rail shows its pack, and the performer knows what can be known', async () => {
   const page = await open(TWO_CUTS);
   await page.type('.asked input', '14');

@@ -25,7 +25,8 @@ export const TWO_CUTS: Worked = {
     steps: [
       {
         ...{ do: 'choose', name: 'first cut', from: 1, to: 50, likely: { around: 12, within: 4 } },
-        says: { lay: 'Cut off a small packet and turn it over.' },
+        says: { lay: 'Cut off a small packet and turn it over.', performers: 'A small packet, turned over.' },
+        'too many': { lay: 'Rather fewer: I need some left for the second cut.' },
       },
       ...cutAndTurn('first cut', 'first seen'),
       {

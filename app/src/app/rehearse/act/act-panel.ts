@@ -1,6 +1,8 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { pathOf, stepAt } from '@enumeron/core/file/rehearse/editSteps';
+import type { Asked } from '@enumeron/core/file/rehearse/actOut';
+import { sayOff } from '@enumeron/core/file/rehearse/lead';
 import { sayStep } from '@enumeron/core/file/rehearse/sentence';
 import { hasChance } from '@enumeron/core/file/rehearse/prove';
 import { previewOnRail } from '../../pack/rail-preview';
@@ -67,6 +69,18 @@ export class ActPanel {
     return acted.end ? ENDS[acted.end] : '';
   });
 
+  /** A choice outside what is asked for, until another is made. */
+  private readonly chosenOff = linkedSignal<unknown, (Asked & { readonly value: number }) | undefined>({
+    source: this.acting.acted,
+    computation: () => undefined,
+  });
+  /** What to say to that. */
+  protected readonly off = computed(() => {
+    const [off, procedure] = [this.chosenOff(), this.acting.procedure()];
+    const step = off && procedure && stepAt(procedure.steps, pathOf(off.path));
+    return off && step?.do === 'choose' ? sayOff(step, off.value, off) : undefined;
+  });
+
   constructor() {
     previewOnRail(() => {
       const [acted, scene] = [this.acting.acted(), this.acting.scene()];
@@ -82,8 +96,9 @@ export class ActPanel {
   protected choose(text: string): void {
     const asked = this.acting.asked();
     const value = Number(text);
-    if (asked && text.trim() !== '' && Number.isInteger(value) && value >= asked.from && value <= asked.to)
-      this.acting.choose(value);
+    if (!asked || text.trim() === '' || !Number.isInteger(value)) return;
+    if (value >= asked.from && value <= asked.to) this.acting.choose(value);
+    else this.chosenOff.set({ ...asked, value });
   }
 
   protected change(index: number, text: string): void {

@@ -193,6 +193,14 @@ export class Desk {
     this.wanted.set({ what: 'fields', path: line });
   }
 
+  /** Asks at a choice for values from one number to another, and no others. */
+  askFor(path: string, { from, to }: { readonly from: number; readonly to: number }): void {
+    this.edit(`ask for ${from.toString()} to ${to.toString()}`, (steps) => {
+      const step = stepAt(steps, pathOf(path));
+      return step?.do === 'choose' ? replaceStep(steps, pathOf(path), { ...step, from, to }) : steps;
+    });
+  }
+
   /** The chosen steps, in a row. */
   chosenSteps(): readonly Step[] {
     const path = pathOf(this.chosen());

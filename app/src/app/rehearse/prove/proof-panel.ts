@@ -2,6 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { kindOf, kindsOf } from '@enumeron/core/file/procedure/walk';
+import { chanceWithin } from '@enumeron/core/file/rehearse/lead';
+import type { Widest } from '@enumeron/core/file/rehearse/widestRange';
 import { pathOf, stepAt } from '@enumeron/core/file/rehearse/editSteps';
 import { narrow } from '@enumeron/core/file/rehearse/narrow';
 import { hasLikely } from '@enumeron/core/file/rehearse/prove';
@@ -82,8 +84,21 @@ export class ProofPanel {
     const ranges = widest.ranges.map(({ name, from, to }) =>
       from === to ? `${name} is ${from.toString()}` : `${name} is ${from.toString()} to ${to.toString()}`,
     );
-    return { ranges: widest.ranges, says: ranges.join(' and '), cases: widest.cases.toLocaleString('en') };
+    const chance = this.aloneOf(widest.ranges);
+    return {
+      ...{ ranges: widest.ranges, says: ranges.join(' and '), cases: widest.cases.toLocaleString('en') },
+      alone: chance === undefined ? '' : sayShare(chance),
+    };
   });
+  /** How likely they choose in a range by themselves, where one choice has it and its likelihood is stated. */
+  private aloneOf(ranges: Widest['ranges']): number | undefined {
+    const procedure = this.desk.right();
+    if (!procedure || ranges.length !== 1) return undefined;
+    const [{ name, from, to }] = ranges;
+    const step = procedure.steps.find((each) => each.do === 'choose' && each.name === name);
+    return step?.do === 'choose' && step.likely ? chanceWithin(step, procedure.givens, from, to) : undefined;
+  }
+
   /** Two cases that look alike, side by side. */
   protected readonly apart = computed(() => {
     const apart = this.proving.study()?.apart;

@@ -54,13 +54,6 @@ import { SetUp } from './set-up';
       </ul>
     }
     <div class="tools">
-      @defer (on immediate) {
-        <en-set-up />
-      } @placeholder {
-        <span></span>
-      } @error {
-        <en-missing-part />
-      }
       @if (sent(); as sent) {
         <a class="link" [routerLink]="['/reckon', sent.path]">In Reckon</a>
       } @else {
@@ -68,7 +61,14 @@ import { SetUp } from './set-up';
       }
       <button type="button" class="link" (click)="duplicate()">Duplicate</button>
       <button type="button" class="link" (click)="save()">Save as a file</button>
-    </div>`,
+    </div>
+    @defer (on immediate) {
+      <en-set-up />
+    } @placeholder {
+      <span></span>
+    } @error {
+      <en-missing-part />
+    }`,
   styleUrl: './procedure-head.scss',
 })
 export class ProcedureHead {

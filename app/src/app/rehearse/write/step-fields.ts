@@ -4,6 +4,7 @@ import { byOf, Likely, Step } from '@enumeron/core/file/procedure/procedure';
 import { pathOf } from '@enumeron/core/file/rehearse/editSteps';
 import { sayWho, sentenceBehindWho } from '@enumeron/core/file/rehearse/sentence';
 import { Desk } from '../desk/desk.store';
+import { LeadField } from './lead-field';
 import { LikelyField } from './likely-field';
 import { StepField } from './step-field';
 
@@ -18,9 +19,12 @@ const MORE: Readonly<Record<string, readonly (readonly [field: string, offer: st
 };
 const SHUFFLES: ReadonlySet<Step['do']> = new Set(['riffle', 'overhand', 'mix']);
 
-/** Texts that any step may have. */
+/** Texts that a step may have. */
+const SAID: ReadonlySet<string> = new Set(['says', 'too few', 'too many']);
 const TEXTS = [
   ['says', 'What is said'],
+  ['too few', 'Where they choose too few'],
+  ['too many', 'Where they choose too many'],
   ['caution', 'Beware of'],
   ['note', 'Note'],
 ] as const;
@@ -48,7 +52,7 @@ const saysOf = (text: string): unknown => {
 /** The chosen step with a field for each of its parts, and what can be said of it beside. */
 @Component({
   selector: 'en-step-fields',
-  imports: [LikelyField, MatAutocompleteOrigin, StepField],
+  imports: [LeadField, LikelyField, MatAutocompleteOrigin, StepField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './step-fields.html',
   styleUrl: './step-fields.scss',
@@ -68,6 +72,11 @@ export class StepFields {
   protected readonly isChoice = computed(
     () => this.step().do === 'choose' || this.step().do === 'choose one',
   );
+  /** The step where a number is chosen. */
+  protected readonly choice = computed(() => {
+    const step = this.step();
+    return step.do === 'choose' ? step : undefined;
+  });
   protected readonly told = computed(() => this.fields()['told'] === true);
   protected readonly likely = computed(() => this.fields()['likely'] as Likely | undefined);
   protected readonly most = computed(() => this.fields()['most'] as number | undefined);
@@ -85,7 +94,9 @@ export class StepFields {
     }));
   });
   protected readonly texts = computed(() =>
-    TEXTS.map(([field, label]) => ({ field, label, value: textOf(this.fields()[field]) })),
+    TEXTS.filter(([field]) => this.step().do === 'choose' || !field.startsWith('too')).map(
+      ([field, label]) => ({ field, label, value: textOf(this.fields()[field]) }),
+    ),
   );
   protected readonly hasOtherwise = computed(() => {
     const step = this.step();
@@ -101,7 +112,7 @@ export class StepFields {
   }
 
   protected writeText(field: string, text: string): void {
-    const value = field === 'says' ? saysOf(text) : text;
+    const value = SAID.has(field) ? saysOf(text) : text;
     this.set(field, text === '' ? undefined : value);
   }
 

@@ -1,14 +1,22 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { Step } from '@enumeron/core/file/procedure/procedure';
+import { textsOf } from '@enumeron/core/file/rehearse/says';
 import { sentenceBehindWho } from '@enumeron/core/file/rehearse/sentence';
 
 /** What is said meanwhile, what a claim means, what to beware of, and a note. */
 const saidIn = (step: Step): readonly string[] => {
-  const { says, caution, note } = step;
+  const { caution, note } = step;
   const claimed = 'words' in step && step.do !== 'out' ? step.words : undefined;
-  const texts = says === undefined ? [] : typeof says === 'string' ? [says] : Object.values(says);
+  const off =
+    step.do === 'choose'
+      ? ([
+          ['Too few', step['too few']],
+          ['Too many', step['too many']],
+        ] as const)
+      : [];
   return [
-    ...texts.filter((text) => text !== '').map((text) => `“${text}”`),
+    ...textsOf(step.says).map(({ text }) => `“${text}”`),
+    ...off.flatMap(([when, texts]) => textsOf(texts).map(({ text }) => `${when}: “${text}”`)),
     ...(claimed ? [claimed] : []),
     ...(caution ? [`Beware: ${caution}`] : []),
     ...(note ? [note] : []),
