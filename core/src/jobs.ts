@@ -2,6 +2,7 @@ import { PROPERTIES } from './arrange/properties';
 import { RANDOM_ORDER } from './arrange/randomOrder';
 import { ROW } from './weave/rowSearch';
 import { SPREADS } from './arrange/spread';
+import { BUSY_ROW } from './rehearse/busyRow';
 import { CURVE } from './rehearse/curve';
 import { ESTIMATE } from './rehearse/estimate';
 import { KNOWING } from './rehearse/knowing';
@@ -18,6 +19,7 @@ import { PLACES } from './weave/planPlaces';
 
 /** Every long computation, by name. To add one: its file with its `JobRule`, and a row here. */
 export const JOBS = {
+  'busy row': BUSY_ROW,
   curve: CURVE,
   diagnosis: DIAGNOSIS,
   estimate: ESTIMATE,
