@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { sayProblem } from '../deck/problem';
-import { BusyHeap, BusyMove, busyProcedure, busyRow, BusyWish, heapsAfter } from './busyRow';
+import { BusyHeap, BusyMove, busyProcedure, busyRow, BusyWish, endsOnTop, heapsAfter } from './busyRow';
 import { prove } from './prove';
 import { readProcedure } from './readProcedure';
 
@@ -58,6 +58,7 @@ test('every row is as long as asked, ends with the wanted cards on top, takes no
       const wanted = heaps.reduce((sum, heap) => sum + heap.wanted.length, 0);
       const tops = doneByHand(heaps, moves);
       expect(tops.filter((top) => top?.startsWith('wanted'))).toHaveLength(wanted);
+      expect(endsOnTop(heaps, moves)).toBe(true);
       moves.forEach(({ from, to }, index) => {
         expect(from).not.toBe(to);
         expect(moves.at(index + 1)).not.toEqual({ from: to, to: from });

@@ -233,6 +233,10 @@ export const heapsAfter = (
   return lying;
 };
 
+/** Whether a row ends with every wanted card on top of a heap, done card by card. */
+export const endsOnTop = (heaps: readonly BusyHeap[], moves: readonly BusyMove[]): boolean =>
+  heapsAfter(heaps, moves).every((heap) => heap.slice(1).every(({ wanted }) => !wanted));
+
 /** A busy row drawn beside the page: long ones take their time. */
 export const BUSY_ROW = oneStep(busyRow);
 

@@ -10,6 +10,8 @@ import { makeSamples, SAMPLE_KINDS } from './sample';
 const PAGES: readonly Page[] = [
   ['', 'Procedures'],
   ['odds', 'Odds'],
+  ['busy', 'Busy row'],
+  ['gather', 'Cut and gather'],
 ];
 
 /** Does this routine work for everything a helper can do? */

@@ -15,6 +15,11 @@ export const REHEARSE_ROUTES: Routes = [
       { path: '', pathMatch: 'full', component: ProcedureList },
       { path: 'odds', loadComponent: oddsPage },
       { path: 'odds/:path', loadComponent: oddsPage },
+      { path: 'busy', loadComponent: () => import('./busy/busy-page').then((module) => module.BusyPage) },
+      {
+        path: 'gather',
+        loadComponent: () => import('./gather/gather-page').then((module) => module.GatherPage),
+      },
       { path: ':id', loadComponent: () => import('./desk/desk-page').then((module) => module.DeskPage) },
     ],
   },

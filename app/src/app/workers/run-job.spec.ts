@@ -177,6 +177,7 @@ test('unsubscribing ends the workers; a worker that fails is tried again, then i
 
 test.each(Object.keys(JOBS) as (keyof typeof JOBS)[])('%s: its parts are plain values', (name) => {
   const examples: { readonly [Name in keyof typeof JOBS]: ArgsOf<Name> } = {
+    'busy row': { heaps: [1, 1, 2].map((cards) => ({ cards, wanted: [cards] })), moves: 8, seed: 1 },
     curve: { procedure: { ...PROCEDURE, givens: { k: 1 } }, given: 'k', from: 1, to: 2 },
     estimate: { procedure: PROCEDURE, seed: 1, worlds: 20 },
     knowing: { procedure: PROCEDURE, chosen: [1] },
