@@ -120,6 +120,26 @@ export const VIEWS: readonly View[] = [
       await written(page);
     },
   },
+  {
+    name: 'rehearse, odds',
+    path: '/rehearse/odds/until-bank',
+    fill: (page) => page.getByText('nineteen times in twenty').waitFor(),
+  },
+  {
+    name: 'rehearse, busy row',
+    path: '/rehearse/busy',
+    fill: (page) => page.getByText('Proved by doing it').waitFor(),
+  },
+  {
+    name: 'rehearse, cut and gather',
+    path: '/rehearse/gather',
+    fill: (page) => page.locator('.ways button').first().click(),
+  },
+  {
+    name: 'rehearse, script',
+    path: '/rehearse/sample-two-cuts-and-a-packet-of-numbers/script',
+    fill: (page) => page.getByText('It works in 730 of 1,275').waitFor(),
+  },
   { name: 'settings', path: '/settings' },
 ];
 

@@ -65,7 +65,7 @@ const isBare = (heap: readonly boolean[]): boolean => {
 const isDone = (lying: Lying): boolean => lying.every((heap) => !hasWanted(heap) || isClear(heap));
 
 const isUndone = (before: Step | undefined, [from, to]: Step): boolean =>
-  before !== undefined && before[0] === to && before[1] === from;
+  before?.[0] === to && before[1] === from;
 
 /**
  * A plain way to bring the wanted cards up: one heap is freed of them, everything that lies on them goes there, and

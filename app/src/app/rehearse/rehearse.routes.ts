@@ -20,6 +20,10 @@ export const REHEARSE_ROUTES: Routes = [
         path: 'gather',
         loadComponent: () => import('./gather/gather-page').then((module) => module.GatherPage),
       },
+      {
+        path: ':id/script',
+        loadComponent: () => import('./script/script-page').then((module) => module.ScriptPage),
+      },
       { path: ':id', loadComponent: () => import('./desk/desk-page').then((module) => module.DeskPage) },
     ],
   },

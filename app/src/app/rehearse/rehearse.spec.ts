@@ -17,6 +17,7 @@ import { DeskPage } from './desk/desk-page';
 import { ProcedureList } from './list/procedure-list';
 import { ProceduresStore } from './procedures.store';
 import { RehearseRoom } from './rehearse-room';
+import { ScriptPage } from './script/script-page';
 
 /** Jobs are done at once, unless proofs go on and on. */
 let runs: 'at once' | 'on and on' = 'at once';
@@ -111,7 +112,7 @@ test('it is sent to Reckon with one press, or says why it cannot be; undo takes 
   const page = await open(TWO_CUTS);
   await page.click('Send to Reckon');
   const sent = TestBed.inject(SentStore);
-  await until(() => sent.of(page.id)?.as !== undefined && page.all('.tools a').length === 1);
+  await until(() => sent.of(page.id)?.as !== undefined && page.text().includes('In Reckon'));
   expect(sent.of(page.id)?.as?.pattern?.fields.map(({ label }) => label)).toEqual([
     'First seen',
     'Second seen',
@@ -126,6 +127,38 @@ test('it is sent to Reckon with one press, or says why it cannot be; undo takes 
     document.body.textContent.includes('It cannot be sent. You see and are told nothing in it.'),
   );
   expect(sent.of(heaps.id)).toBeUndefined();
+});
+
+test('as a script it has what is said to an audience, the outs, the reset and what the proof found', async () => {
+  const id = store.add({ ...TWO_CUTS, givens: { bank: 12 } }, 'begin');
+  const page = await render(ScriptPage, { id });
+  await until(() => page.find('.proof').textContent.startsWith('It works in 730 of 1,275 cases'));
+  expect(page.all('li')).toHaveLength(16);
+  expect(page.all('em').map((each) => each.textContent)).toEqual([
+    '“Cut off a small packet and turn it over.”',
+    'Too many: “Rather fewer: I need some left for the second cut.”',
+    '“Now cut deeper, and turn that over too.”',
+  ]);
+  const who = page.find('select') as HTMLSelectElement;
+  who.value = 'performers';
+  who.dispatchEvent(new Event('change'));
+  await page.fixture.whenStable();
+  expect(page.find('em').textContent).toBe('“A small packet, turned over.”');
+  for (const text of [
+    'bank 12',
+    'out Show the card alone.',
+    'must be The number taken is how many',
+    'Put the number back.',
+  ])
+    expect(page.text()).toContain(text);
+  const wrong = await render(ScriptPage, {
+    id: store.add({ name: 'x', steps: [{ do: 'cut', packet: 'pack', count: 'no such' }] }, 'begin'),
+  });
+  expect(wrong.find('.proof').textContent).toBe('It is not right yet: something in it is wrong.');
+  const chance = await render(ScriptPage, { id: store.add(worked('A key card under two riffles'), 'begin') });
+  await until(() => /^It works in 7\d\.\d % to/.test(chance.find('.proof').textContent));
+  const none = await render(ScriptPage, { id: 'none' });
+  await until(() => none.text().includes('There is no such procedure'));
 });
 
 test('one is begun, and one that was removed comes back', async () => {
