@@ -65,11 +65,6 @@ test('reckon, two cuts', async ({ enumeron, page }) => {
   await shoot(enumeron, 'reckon-pattern');
 });
 
-test('reckon, the map of all pairs', async ({ enumeron }) => {
-  await enumeron.open('/reckon/map');
-  await shoot(enumeron, 'reckon-map');
-});
-
 /** Some cards are begun, the first of them held. */
 test('learn', async ({ enumeron, page }) => {
   await enumeron.open('/learn');
@@ -167,6 +162,12 @@ test('rehearse, a step written', async ({ enumeron, page }) => {
   await expect(page.locator('#proof-title')).toContainText('238 of 3,332');
   await page.locator('[data-line="5"] [data-part="from"]').click();
   await shoot(enumeron, 'rehearse-writing');
+});
+
+test('rehearse, odds', async ({ enumeron, page }) => {
+  await enumeron.open('/rehearse/odds/until-bank');
+  await page.getByText('nineteen times in twenty').waitFor();
+  await shoot(enumeron, 'rehearse-odds');
 });
 
 test('weave, what went wrong', async ({ enumeron, page }) => {

@@ -39,7 +39,11 @@ export class SentStore {
     this.stored()
       ?.map((row) => ({ row, procedure: this.rows.at(placeOf(PROCEDURES, row.procedure))()?.procedure }))
       .filter(({ procedure }) => procedure !== undefined)
-      .sort((a, b) => a.row.at - b.row.at),
+      .sort((a, b) => a.row.at - b.row.at)
+      // Two tabs may have sent it at once.
+      .filter(
+        ({ row }, index, all) => all.findIndex((each) => each.row.procedure === row.procedure) === index,
+      ),
   );
   readonly all = computed<readonly Sent[] | undefined>(() => {
     const [present, read] = [this.present(), this.read()];
@@ -49,9 +53,14 @@ export class SentStore {
     });
   });
   /** What can be practised of them. */
-  readonly sums = computed<readonly SumKind[]>(
-    () => this.all()?.flatMap(({ as }) => (as?.sum ? [as.sum] : [])) ?? [],
-  );
+  readonly sums = computed<readonly SumKind[]>(() => {
+    const sums = this.all()?.flatMap(({ as }) => (as?.sum ? [as.sum] : [])) ?? [];
+    // Answers are kept by the name of their kind: two procedures that are called alike must differ in it.
+    return sums.map((sum, index) => {
+      const before = sums.slice(0, index).filter(({ name }) => name === sum.name).length;
+      return before === 0 ? sum : { ...sum, name: `${sum.name} ${(before + 1).toString()}` };
+    });
+  });
   /** Whether all that was sent is known by now. */
   readonly isReady = computed(() => {
     const stored = this.stored();
@@ -102,6 +111,8 @@ export class SentStore {
 
   /** Takes it out of the patterns; the procedure stays. */
   takeBack({ row, name }: Sent): Promise<Committed> {
-    return this.journal.commit(`take ${name} out of Reckon`, [placeOf(SENT, row.id)], () => [undefined]);
+    const rows = this.stored()?.filter(({ procedure }) => procedure === row.procedure) ?? [row];
+    const places = rows.map(({ id }) => placeOf(SENT, id));
+    return this.journal.commit(`take ${name} out of Reckon`, places, () => places.map(() => undefined));
   }
 }

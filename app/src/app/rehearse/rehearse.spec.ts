@@ -9,6 +9,7 @@ import { render, Rendered } from '../../testing/render';
 import { textFile } from '../../testing/text-file';
 import { undone } from '../../testing/undo';
 import { Database } from '../data/database';
+import { SENT } from '../data/kinds/sent';
 import { PROCEDURES, ProcedureRow } from '../data/kinds/procedures';
 import { SentStore } from '../pack/sent.store';
 import { RailPreview } from '../pack/rail-preview';
@@ -119,8 +120,26 @@ test('it is sent to Reckon with one press, or says why it cannot be; undo takes 
   ]);
   expect(sent.sums().map(({ name }) => name)).toEqual([TWO_CUTS.name]);
   expect(page.find('.tools a').getAttribute('href')).toBe(`/reckon/${sent.of(page.id)?.path ?? ''}`);
-  expect(await undone()).toBe(`send ${TWO_CUTS.name} to Reckon`);
+  // One that is called alike is another kind of sum.
+  const twin = store.add(TWO_CUTS, 'begin');
+  sent.send(twin, TWO_CUTS.name);
+  await until(() => sent.sums().length === 2);
+  expect(new Set(sent.sums().map(({ name }) => name)).size).toBe(2);
+  // What another tab has sent as well is one thing, and goes as one.
+  const other = store.add(TWO_CUTS, 'begin');
+  await db.rows(SENT).bulkPut([
+    { id: 'twice', procedure: page.id, at: 9e12 },
+    { id: 'other', procedure: other, at: 9e12 },
+  ]);
+  await until(() => sent.all()?.length === 3);
+  const mine = sent.of(page.id);
+  if (mine) await sent.takeBack(mine);
   await until(() => sent.of(page.id) === undefined);
+  expect(await undone()).toBe(`take ${TWO_CUTS.name} out of Reckon`);
+  await until(() => sent.of(page.id) !== undefined);
+  expect(await undone()).toBe('begin');
+  expect(await undone()).toBe(`send ${TWO_CUTS.name} to Reckon`);
+  await until(() => sent.of(twin) === undefined);
   const heaps = await open(ANY_SIZE);
   await heaps.click('Send to Reckon');
   await until(() =>
