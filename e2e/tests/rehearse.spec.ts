@@ -1,5 +1,5 @@
 import { Page } from '@playwright/test';
-import { expect, test } from './enumeron';
+import { expect, test, TIDEMARK } from './enumeron';
 
 const answer = (page: Page) => page.locator('#proof-title');
 const adding = (page: Page) => page.getByRole('combobox', { name: /^Add step/ });
@@ -36,7 +36,7 @@ test('two cuts and a difference, written from nothing by keyboard', async ({ enu
   await press('Tab');
   await press('Tab');
   const begin = page.getByRole('button', { name: 'Write a procedure' });
-  for (let turn = 0; turn < 3 && !(await begin.evaluate((each) => each === document.activeElement)); turn++)
+  for (let turn = 0; turn < 8 && !(await begin.evaluate((each) => each === document.activeElement)); turn++)
     await press('Tab');
   await expect(begin).toBeFocused();
   await press('Enter');
@@ -156,4 +156,23 @@ test('a file goes out and comes in again', async ({ enumeron }) => {
   await page.getByRole('link', { name: 'Procedures' }).click();
   await page.getByLabel('Open a file').setInputFiles(path);
   await expect(answer(page)).toHaveText('It works in 13 of 37 cases; 24 end in an out');
+});
+
+test('a procedure is sent to Reckon, answers on the pack as it lies, and is practised from there', async ({
+  enumeron,
+  page,
+}) => {
+  await enumeron.open('/rehearse/sample-two-cuts-and-a-packet-of-numbers');
+  await page.getByRole('button', { name: 'Send to Reckon' }).click();
+  await page.getByRole('link', { name: 'In Reckon' }).click();
+  await enumeron.ask('cut 5');
+  await page.keyboard.press('Escape');
+  const own = [...TIDEMARK.slice(5), ...TIDEMARK.slice(0, 5)];
+  await page.getByRole('textbox', { name: 'First seen' }).fill(own[8]);
+  await page.getByRole('textbox', { name: 'Second seen' }).fill(own[19]);
+  await expect(page.locator('.answer')).toContainText('Difference 11');
+  await page.reload();
+  await expect(page.locator('.answer')).toContainText('Difference 11');
+  await page.getByRole('link', { name: 'Practise this' }).click();
+  await expect(page.getByText('First seen, Second seen: what is the difference?')).toBeVisible();
 });
