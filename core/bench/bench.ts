@@ -1,3 +1,4 @@
+import { benchElsewhere } from './elsewhere';
 import { benchLearner } from './learner';
 import { benchPlaces } from './places';
 import { benchProcedures } from './procedures';
@@ -112,6 +113,7 @@ measure('a weave explained by three glimpses', () =>
 measure('a weave explained by the whole order', () => weaveDiagnosis({ ...doubtful, seen: everyCard }));
 measure('one card to one place, all shortest rows, 64 cards', () => weavePaths(64, 11, 37));
 
+benchElsewhere();
 benchPlaces();
 benchLearner();
 benchProcedures();
