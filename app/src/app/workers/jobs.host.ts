@@ -1,6 +1,7 @@
 import { JobName, RunJob } from './jobs';
 import type { JobsInWorker } from './jobs-in-worker';
 import { Lender, lending } from './lender';
+import { quiet } from './quiet';
 import { Jobs, remembering, runOn } from './run-job';
 
 /** Workers for jobs. No test imports this file: `import.meta`. */
@@ -29,8 +30,8 @@ const free = (navigator.hardwareConcurrency || 2) - 1;
 const MOST = 8;
 const run = runOn(lender, Math.max(2, Math.min(MOST, free)));
 
-/** The same, and with two cores, too: it goes on for long while one works. */
-const beside = runOn(lender, Math.max(1, Math.min(MOST, free)));
+/** The same, and with two cores, too: it goes on for long while one works. Left alone it has all cores. */
+const beside = runOn(lender, Math.max(1, Math.min(MOST, free)), quiet(document));
 const LONG: ReadonlySet<JobName> = new Set(['study']);
 
 export const runInWorkers: RunJob = remembering((name, args, held) =>

@@ -7,6 +7,7 @@ import { BehaviorSubject, firstValueFrom, lastValueFrom, toArray } from 'rxjs';
 import { ArgsOf, JobState } from './jobs';
 import { JobsInWorker } from './jobs-in-worker';
 import { Lender } from './lender';
+import { quiet as quietOf } from './quiet';
 import { Jobs, remembering, runOn } from './run-job';
 
 const pack = numberOrder();
@@ -116,6 +117,82 @@ test('held it waits, then it goes on from where it was', async () => {
     });
   });
   expect(seen.at(-1)).toEqual({ kind: 'ended', result: runJob(JOBS['key card'], keyCard) });
+});
+
+test('left alone it has a worker more, which waits while somebody works, and the end is the same', async () => {
+  const holds: [number, boolean][] = [];
+  const parts = new Map<number, number>();
+  const counting = (): Lender<Jobs> => ({
+    ...lender()(),
+    lend: () => {
+      const [own, which] = [worker(), lent++];
+      return Promise.resolve({
+        ...own,
+        hold: (held: boolean) => {
+          holds.push([which, held]);
+          return own.hold(held);
+        },
+        run: (...asked: Parameters<Jobs['run']>) => {
+          parts.set(which, (parts.get(which) ?? 0) + 1);
+          return own.run(...asked);
+        },
+      });
+    },
+  });
+  const quiet = new BehaviorSubject(false);
+  const long = { ...keyCard, packs: 30_000 };
+  const states: JobState<unknown, unknown>[] = [];
+  await new Promise<void>((resolve, reject) => {
+    runOn(
+      counting,
+      1,
+      quiet,
+    )('key card', long).subscribe({
+      next: (state) => {
+        states.push(state);
+        // Somebody goes away, and comes back.
+        if (states.length === 1) quiet.next(true);
+        if (states.length === 4) quiet.next(false);
+      },
+      complete: resolve,
+      error: reject,
+    });
+  });
+  expect(states.at(-1)).toEqual({ kind: 'ended', result: runJob(JOBS['key card'], long) });
+  expect(lent).toBe(2);
+  expect(parts.get(1)).toBeGreaterThan(0);
+  expect([...parts.values()].reduce((a, b) => a + b)).toBe(4);
+  // It waits when somebody comes back, and is let go on for what it has begun when nobody else has anything to do.
+  expect(holds).toContainEqual([1, true]);
+  expect(holds.at(-1)).toEqual([1, false]);
+  expect(quiet.observed).toBe(false);
+});
+
+test('with nobody away there is no worker more; a job that is stopped forgets it', async () => {
+  const quiet = new BehaviorSubject(false);
+  await lastValueFrom(runOn(lender(), 1, quiet)('key card', keyCard));
+  expect(lent).toBe(1);
+  const running = runOn(lender(), 1, quiet)('key card', keyCard).subscribe();
+  await new Promise((resolve) => setTimeout(resolve, 20));
+  expect(quiet.observed).toBe(true);
+  running.unsubscribe();
+  expect(quiet.observed).toBe(false);
+});
+
+test('a page is left alone when nobody touches it for a while, or when it is not in sight', async () => {
+  const seen: boolean[] = [];
+  const listening = quietOf(document, 60).subscribe((isQuiet) => seen.push(isQuiet));
+  await new Promise((resolve) => setTimeout(resolve, 120));
+  document.dispatchEvent(new Event('pointermove'));
+  document.dispatchEvent(new Event('keydown'));
+  await new Promise((resolve) => setTimeout(resolve, 120));
+  expect(seen).toEqual([false, true, false, true]);
+  const hidden = jest.spyOn(document, 'visibilityState', 'get').mockReturnValue('hidden');
+  document.dispatchEvent(new Event('keydown'));
+  document.dispatchEvent(new Event('visibilitychange'));
+  expect(seen.at(-1)).toBe(true);
+  hidden.mockRestore();
+  listening.unsubscribe();
 });
 
 test('what was asked before is answered at once, what was not is worked out', async () => {

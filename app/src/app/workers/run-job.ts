@@ -1,6 +1,7 @@
 import { NEVER, Observable, of, retry, tap } from 'rxjs';
 import { JobName, JobState, RunJob } from './jobs';
 import { Lender, TRY_AGAIN } from './lender';
+import { SpareWorker, spareWorker } from './spare-worker';
 
 /** What a worker offers, as the page calls it (`JobsInWorker`). */
 export interface Jobs {
@@ -27,12 +28,13 @@ const progressOf = (
   };
 };
 
-/** Has all parts done by the workers, each taking the next part when it is free. */
+/** Has all parts done by the workers, each taking the next part when it is free, and by one more while it may. */
 const runParts = async (
   workers: readonly Jobs[],
   name: JobName,
   parts: readonly unknown[],
   report: (state: State) => void,
+  more: (take: (worker: Jobs) => Promise<void>) => SpareWorker | undefined,
 ): Promise<unknown> => {
   const [first] = workers;
   const join: Jobs['join'] = (...asked) => first.join(...asked);
@@ -46,7 +48,13 @@ const runParts = async (
       if (parts.length > 1) await progressed(part, results[part]);
     }
   };
-  await Promise.all(workers.map(work));
+  const spare = parts.length > workers.length ? more(work) : undefined;
+  try {
+    await Promise.all(workers.map(work));
+    await spare?.finish();
+  } finally {
+    spare?.end();
+  }
   return join(name, results);
 };
 
@@ -54,9 +62,10 @@ const runParts = async (
  * Runs jobs on workers that are lent.
  *
  * @param lender makes a lender for one job. @param cores how many workers may be busy at a time.
+ * @param quiet whether the page is left alone: then one worker more may be. None unless told.
  */
 export const runOn =
-  (lender: () => Lender<Jobs>, cores: number): RunJob =>
+  (lender: () => Lender<Jobs>, cores: number, quiet?: Observable<boolean>): RunJob =>
   (name, args, held = NEVER) =>
     new Observable<JobState<never, never>>((observer) => {
       const lent = lender();
@@ -73,6 +82,9 @@ export const runOn =
         workers.push(worker);
       };
       let ended = false;
+      let spare: SpareWorker | undefined;
+      const more = (take: (worker: Jobs) => Promise<void>): SpareWorker | undefined =>
+        quiet && (spare = spareWorker(quiet, () => lent.lend(), take));
       const report = (state: State): void => {
         // What a part reports comes through a channel of its own and may be overtaken by the end.
         if (!ended) observer.next(state as JobState<never, never>);
@@ -81,7 +93,7 @@ export const runOn =
         await lend();
         const parts = await workers[0].split(name, args);
         while (workers.length < Math.min(cores, parts.length)) await lend();
-        const result = await runParts(workers, name, parts, report);
+        const result = await runParts(workers, name, parts, report, more);
         report({ kind: 'ended', result });
         ended = true;
       };
@@ -91,6 +103,7 @@ export const runOn =
       );
       return () => {
         holding.unsubscribe();
+        spare?.end();
         if (!ended) {
           lent.end();
           return;
