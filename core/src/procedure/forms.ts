@@ -21,6 +21,8 @@ export interface Reader {
   (world: World): number;
   /** Set where it only reads a name: its index, so that the value is taken without a call. It is never NONE. */
   readonly index?: number;
+  /** Set where it only looks up what a card's name holds: the table, and the index of the name. */
+  readonly looked?: { readonly known: Int32Array; readonly index: number };
 }
 
 /** Reads a name's value. */
@@ -86,7 +88,8 @@ const ofCard = (what: string, says: string, gives: Kind, read: (card: Card) => n
 /** What a table says of a card; NONE where there is none. */
 const looked = (known: Int32Array, card: Reader): Reader => {
   const { index } = card;
-  if (index !== undefined) return ({ values }) => known[values[index]];
+  if (index !== undefined)
+    return Object.assign(({ values }: World): number => known[values[index]], { looked: { known, index } });
   return (world) => {
     const seen = card(world);
     return seen === NONE ? NONE : known[seen];
@@ -109,6 +112,19 @@ const holds = (
     return b === NONE ? NONE : is(a, b) ? 1 : 0;
   });
 
+/** Two things looked up of cards that are named, taken together: what is worked out most often, without a call. */
+const bothLooked =
+  (
+    one: NonNullable<Reader['looked']>,
+    other: NonNullable<Reader['looked']>,
+    join: (a: number, b: number) => number,
+  ): Reader =>
+  ({ values }) => {
+    const a = one.known[values[one.index]];
+    const b = other.known[values[other.index]];
+    return a === NONE || b === NONE ? NONE : within(join(a, b));
+  };
+
 /** Several numbers, taken together two by two. */
 const together = (
   field: string,
@@ -119,6 +135,7 @@ const together = (
   form('number', says, { [field]: slot }, ({ [field]: [first, ...others] }) => {
     if (others.length === 1) {
       const [second] = others;
+      if (first.looked && second.looked) return bothLooked(first.looked, second.looked, join);
       return (world) => {
         const a = first(world);
         const b = second(world);

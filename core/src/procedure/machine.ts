@@ -106,7 +106,7 @@ export class Machine implements World {
   private depth = 0;
   private readonly frames: Frame[] = [];
   /** By depth: what came of the worlds tried there. */
-  private sums: Float64Array = new Float64Array(64 * FIELDS);
+  private sums: Float64Array = new Float64Array(8 * FIELDS);
   private readonly met: MetWorlds;
   private readonly trail: Trail;
   /** The indices of all values. */
@@ -195,6 +195,33 @@ export class Machine implements World {
       switch (instruction.kind) {
         case Do.Act:
           at = instruction.act(this, rng) ? at + 1 : this.end(CANNOT, at);
+          break;
+        case Do.Lift: {
+          const { packet } = instruction;
+          const count = this.values[instruction.value];
+          if (count < 0 || count > this.table.sizes[packet]) at = this.end(CANNOT, at);
+          else {
+            this.table.lift(packet, count, instruction.other, instruction.to === 1);
+            at++;
+          }
+          break;
+        }
+        case Do.Turn:
+          this.table.turn(instruction.packet);
+          at++;
+          break;
+        case Do.Put:
+          this.table.putOn(instruction.packet, instruction.other);
+          at++;
+          break;
+        case Do.Top:
+          if (this.table.sizes[instruction.packet] > 0) {
+            this.values[instruction.value] = this.table.top(instruction.packet);
+            at++;
+          } else {
+            this.values[instruction.value] = NONE;
+            at = this.end(CANNOT, at);
+          }
           break;
         case Do.Give: {
           const value = instruction.read(this);

@@ -60,6 +60,14 @@ export const enum Do {
   Known,
   /** The world ends; `to` is how. */
   End,
+  /** As many cards as the value says go from one packet onto another, dealt where `to` is 1. */
+  Lift,
+  /** A packet is turned over. */
+  Turn,
+  /** A packet goes on another. */
+  Put,
+  /** The value gets the top card of a packet. */
+  Top,
 }
 
 /** All have the same fields, so that the machine finds them without a detour. */
@@ -69,6 +77,9 @@ export interface Instruction {
   to: number;
   readonly read: Reader;
   readonly act: Act;
+  /** The packets of a move that the machine does itself. */
+  readonly packet: number;
+  readonly other: number;
   readonly choice: Choice | undefined;
   ways: readonly number[];
 }
@@ -80,6 +91,8 @@ const instruction = (kind: Do, part: Partial<Instruction> = {}): Instruction => 
   to: part.to ?? 0,
   read: part.read ?? nothing,
   act: part.act ?? (() => false),
+  packet: part.packet ?? -1,
+  other: part.other ?? -1,
   choice: part.choice,
   ways: part.ways ?? [],
 });
@@ -104,6 +117,12 @@ export interface Program {
   /** The paths of the steps that claim something to be known. */
   readonly claims: readonly string[];
 }
+
+/** The packet whose top card is looked at, where that is all. */
+const topOf = (what: Expression): string | undefined => {
+  const packet = typeof what === 'object' ? what['top of'] : undefined;
+  return typeof packet === 'string' ? packet : undefined;
+};
 
 /** Writes a program, step by step. */
 class Compiler {
@@ -190,7 +209,12 @@ class Compiler {
       case 'see':
       case 'work out': {
         const value = this.names.indexOf(step.name);
-        this.emit(instruction(Do.Give, { value, read: this.reader(step.what) }), path, [step.what], value);
+        const top = topOf(step.what);
+        const look =
+          top === undefined
+            ? instruction(Do.Give, { value, read: this.reader(step.what) })
+            : instruction(Do.Top, { value, packet: this.packets.indexOf(top) });
+        this.emit(look, path, [step.what], value);
         return;
       }
       case 'if': {
@@ -233,9 +257,23 @@ class Compiler {
         const read = slots.flatMap(([field, slot]) =>
           slot === 'number' ? [(step as never)[field] as unknown] : [],
         );
-        if (act) this.emit(instruction(Do.Act, { act: act(parts) }), path, read);
+        if (act) this.emit(this.moveOf(step) ?? instruction(Do.Act, { act: act(parts) }), path, read);
       }
     }
+  }
+
+  /** The moves that are met most often are done by the machine itself, where what they need is at hand. */
+  private moveOf(step: Step): Instruction | undefined {
+    if (step.do === 'turn') return instruction(Do.Turn, { packet: this.packets.indexOf(step.packet) });
+    if (step.do === 'put' && step.where === 'on') {
+      const [packet, other] = [step.packet, step.other].map((name) => this.packets.indexOf(name));
+      return instruction(Do.Put, { packet, other });
+    }
+    if (step.do !== 'lift' && step.do !== 'deal') return undefined;
+    const { index } = this.reader(step.count);
+    if (index === undefined) return undefined;
+    const [packet, other] = [step.from, step.onto].map((name) => this.packets.indexOf(name));
+    return instruction(Do.Lift, { packet, other, value: index, to: step.do === 'deal' ? 1 : 0 });
   }
 
   private test(that: Condition, path: string): number {

@@ -18,6 +18,8 @@ export const MOST_CARDS = 255;
  * and whether it lies face up.
  */
 const ROW = 1 << 15;
+/** How long the row is at first: most procedures lay few cards anew, and are run often. */
+const FIRST_ROW = 1 << 11;
 const LENGTH_AT = 15;
 const STEP_AT = 23;
 const MARKED = 1 << 30;
@@ -55,7 +57,7 @@ export class Table {
   /** By packet: how many runs and how many cards it has. */
   readonly counts: Int32Array;
   readonly sizes: Int32Array;
-  readonly row = new Uint8Array(ROW);
+  row = new Uint8Array(FIRST_ROW);
   /** Where the row is free from. */
   free = 0;
   /** Below this the row is kept, since choices that are not tried yet need it. */
@@ -83,7 +85,7 @@ export class Table {
   /** Cards of `written` from an index on, the top one first, go onto a packet. */
   private layOn(packet: number, from: number, count: number): void {
     if (count === 0) return;
-    if (this.free + count > ROW) this.makeRoom(count);
+    if (this.free + count > this.row.length) this.makeRoom(count);
     const { row, written } = this;
     let up = 0;
     for (let at = 0; at < count; at++) up += written[from + at] >> 7;
@@ -95,8 +97,14 @@ export class Table {
     this.free += count;
   }
 
-  /** Writes all packets anew behind what is kept. */
+  /** Makes the row longer, or writes all packets anew behind what is kept. */
   private makeRoom(count: number): void {
+    if (this.row.length < ROW) {
+      const longer = new Uint8Array(Math.min(ROW, 4 * this.row.length));
+      longer.set(this.row);
+      this.row = longer;
+      return;
+    }
     const { written } = this;
     const pending = written.slice();
     const packets = Array.from(this.sizes, (size, packet) => {
@@ -185,6 +193,19 @@ export class Table {
       runs[end] = dealt ? reversed(topOf(top, count)) : topOf(top, count);
       runs[above - 1] = belowTop(top, count);
       counts[onto]++;
+      sizes[from] -= count;
+      sizes[onto] += count;
+      return;
+    }
+    const rest = count - lengthOf(top);
+    if (counts[from] > 1 && rest > 0 && rest < lengthOf(runs[above - 2])) {
+      // One run and a part of the next, as it mostly is where something was turned over on top.
+      const next = runs[above - 2];
+      runs[end] = dealt ? reversed(top) : topOf(next, rest);
+      runs[end + 1] = dealt ? reversed(topOf(next, rest)) : top;
+      runs[above - 2] = belowTop(next, rest);
+      counts[from]--;
+      counts[onto] += 2;
       sizes[from] -= count;
       sizes[onto] += count;
       return;

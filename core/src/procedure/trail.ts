@@ -5,7 +5,7 @@ import { ROOM, Table } from './table';
  * the table's row was free, where the next one begins, the values that are read later, and each packet's runs.
  */
 export class Trail {
-  private saved = new Int32Array(2048);
+  private saved = new Int32Array(256);
 
   constructor(
     private readonly table: Table,
