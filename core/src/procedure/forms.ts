@@ -136,6 +136,10 @@ const together = (
     if (others.length === 1) {
       const [second] = others;
       if (first.looked && second.looked) return bothLooked(first.looked, second.looked, join);
+      if (first.index !== undefined && second.index !== undefined) {
+        const [one, other] = [first.index, second.index];
+        return ({ values }) => within(join(values[one], values[other]));
+      }
       return (world) => {
         const a = first(world);
         const b = second(world);

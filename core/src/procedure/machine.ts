@@ -184,6 +184,7 @@ export class Machine implements World {
   }
 
   private go(until: number): boolean {
+    const { table, values } = this;
     const { code } = this.program;
     const rng = this.way.rng ?? noChance;
     let at = this.at;
@@ -198,34 +199,39 @@ export class Machine implements World {
           break;
         case Do.Lift: {
           const { packet } = instruction;
-          const count = this.values[instruction.value];
-          if (count < 0 || count > this.table.sizes[packet]) at = this.end(CANNOT, at);
+          const count = values[instruction.value];
+          if (count < 0 || count > table.sizes[packet]) at = this.end(CANNOT, at);
           else {
-            this.table.lift(packet, count, instruction.other, instruction.to === 1);
+            table.lift(packet, count, instruction.other, instruction.to === 1);
             at++;
           }
           break;
         }
         case Do.Turn:
-          this.table.turn(instruction.packet);
+          table.turn(instruction.packet);
           at++;
           break;
         case Do.Put:
-          this.table.putOn(instruction.packet, instruction.other);
+          if (instruction.to === 1) table.putUnder(instruction.packet, instruction.other);
+          else table.putOn(instruction.packet, instruction.other);
+          at++;
+          break;
+        case Do.Set:
+          values[instruction.value] = instruction.to;
           at++;
           break;
         case Do.Top:
-          if (this.table.sizes[instruction.packet] > 0) {
-            this.values[instruction.value] = this.table.top(instruction.packet);
+          if (table.sizes[instruction.packet] > 0) {
+            values[instruction.value] = table.top(instruction.packet);
             at++;
           } else {
-            this.values[instruction.value] = NONE;
+            values[instruction.value] = NONE;
             at = this.end(CANNOT, at);
           }
           break;
         case Do.Give: {
           const value = instruction.read(this);
-          this.values[instruction.value] = value;
+          values[instruction.value] = value;
           at = value === NONE ? this.end(CANNOT, at) : at + 1;
           break;
         }
@@ -246,16 +252,16 @@ export class Machine implements World {
           at = this.choose(instruction.choice as Choice, at);
           break;
         case Do.Branch:
-          at = instruction.ways[this.values[instruction.value] - 1];
+          at = instruction.ways[values[instruction.value] - 1];
           break;
         case Do.Rounds: {
           const times = instruction.read(this);
-          this.values[instruction.value] = times;
+          values[instruction.value] = times;
           at = times < 0 || times > instruction.to ? this.end(CANNOT, at) : at + 1;
           break;
         }
         case Do.Round:
-          at = this.values[instruction.value]-- > 0 ? at + 1 : instruction.to;
+          at = values[instruction.value]-- > 0 ? at + 1 : instruction.to;
           break;
         case Do.Known:
           at = this.look(instruction.read(this), instruction.to) ? at + 1 : this.end(CANNOT, at);

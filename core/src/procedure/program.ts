@@ -64,10 +64,12 @@ export const enum Do {
   Lift,
   /** A packet is turned over. */
   Turn,
-  /** A packet goes on another. */
+  /** A packet goes on another, or under it where `to` is 1. */
   Put,
   /** The value gets the top card of a packet. */
   Top,
+  /** The value becomes `to`. */
+  Set,
 }
 
 /** All have the same fields, so that the machine finds them without a detour. */
@@ -209,12 +211,7 @@ class Compiler {
       case 'see':
       case 'work out': {
         const value = this.names.indexOf(step.name);
-        const top = topOf(step.what);
-        const look =
-          top === undefined
-            ? instruction(Do.Give, { value, read: this.reader(step.what) })
-            : instruction(Do.Top, { value, packet: this.packets.indexOf(top) });
-        this.emit(look, path, [step.what], value);
+        this.emit(this.giving(value, step.what), path, [step.what], value);
         return;
       }
       case 'if': {
@@ -262,12 +259,21 @@ class Compiler {
     }
   }
 
+  /** What gives a value: the machine looks at a top card itself, and takes a number as it stands. */
+  private giving(value: number, what: Expression): Instruction {
+    if (typeof what === 'number') return instruction(Do.Set, { value, to: what });
+    const top = topOf(what);
+    return top === undefined
+      ? instruction(Do.Give, { value, read: this.reader(what) })
+      : instruction(Do.Top, { value, packet: this.packets.indexOf(top) });
+  }
+
   /** The moves that are met most often are done by the machine itself, where what they need is at hand. */
   private moveOf(step: Step): Instruction | undefined {
     if (step.do === 'turn') return instruction(Do.Turn, { packet: this.packets.indexOf(step.packet) });
-    if (step.do === 'put' && step.where === 'on') {
+    if (step.do === 'put') {
       const [packet, other] = [step.packet, step.other].map((name) => this.packets.indexOf(name));
-      return instruction(Do.Put, { packet, other });
+      return instruction(Do.Put, { packet, other, to: step.where === 'on' ? 0 : 1 });
     }
     if (step.do !== 'lift' && step.do !== 'deal') return undefined;
     const { index } = this.reader(step.count);
@@ -290,10 +296,11 @@ class Compiler {
     this.emit(instruction(Do.Choose, { choice, value }), path, [], value);
     const branch = this.emit(instruction(Do.Branch, { value }), path, [], undefined, [value]);
     const to: number[] = [];
-    const ends = step.of.map(({ steps }: Option, index) => {
+    const ends = step.of.flatMap(({ steps }: Option, index) => {
       to.push(this.here);
       this.steps(steps, `${path}.${index + 1}.`);
-      return this.emit(instruction(Do.Jump), path);
+      // Behind the last one it goes on by itself.
+      return index === count - 1 ? [] : [this.emit(instruction(Do.Jump), path)];
     });
     this.code[branch].ways = to;
     for (const end of ends) this.land(end);

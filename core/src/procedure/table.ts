@@ -44,6 +44,9 @@ const reversed = (run: number): number => {
   return ((run & ~(127 << STEP_AT)) + (lengthOf(run) - 1) * step) | ((-step & 127) << STEP_AT);
 };
 
+/** Where cards are written before they are laid anew: nothing stays in it between two moves. */
+const WRITTEN = new Uint8Array(MOST_CARDS);
+
 /** Thrown where so much is kept for choices that were not tried yet that the row has no room. */
 export class TableFull extends Error {}
 
@@ -62,7 +65,7 @@ export class Table {
   free = 0;
   /** Below this the row is kept, since choices that are not tried yet need it. */
   kept = 0;
-  private readonly written = new Uint8Array(MOST_CARDS);
+  private readonly written = WRITTEN;
 
   /** @param start the packets in the order of their indices, top card first, face down. */
   constructor(start: readonly (readonly Card[])[]) {
