@@ -173,7 +173,7 @@ export class Table {
     while (above >= lengthOf(runs[index])) above -= lengthOf(runs[index--]);
     if (above === 0) return index;
     const run = runs[index];
-    runs.copyWithin(index + 1, index, packet * ROOM + this.counts[packet]++);
+    openAt(runs, index, packet * ROOM + this.counts[packet]++);
     runs[index + 1] = topOf(run, above);
     runs[index] = belowTop(run, above);
     return index;
@@ -267,7 +267,7 @@ export class Table {
     const { runs, counts, sizes } = this;
     const base = other * ROOM;
     const added = counts[packet];
-    runs.copyWithin(base + added, base, base + counts[other]);
+    for (let run = counts[other] - 1; run >= 0; run--) runs[base + added + run] = runs[base + run];
     for (let run = 0; run < added; run++) runs[base + run] = runs[packet * ROOM + run];
     counts[other] += added;
     sizes[other] += sizes[packet];
@@ -320,7 +320,7 @@ export class Table {
     const index = this.alone(from, place);
     const { runs, counts, sizes } = this;
     this.push(onto, runs[index]);
-    runs.copyWithin(index, index + 1, from * ROOM + counts[from]--);
+    closeAt(runs, index, from * ROOM + counts[from]--);
     sizes[from]--;
     sizes[onto]++;
   }
@@ -335,7 +335,7 @@ export class Table {
     this.alone(packet, 1);
     const { runs, counts, sizes } = this;
     const at = place > sizes[into] ? into * ROOM : this.split(into, place) + 1;
-    runs.copyWithin(at + 1, at, into * ROOM + counts[into]++);
+    openAt(runs, at, into * ROOM + counts[into]++);
     runs[at] = runs[packet * ROOM + --counts[packet]];
     sizes[packet]--;
     sizes[into]++;
@@ -454,6 +454,14 @@ export class Table {
     return 0;
   }
 }
+
+/** Makes room for one run at an index, and takes one out there; written out, since a list is short. */
+const openAt = (runs: Int32Array, index: number, end: number): void => {
+  for (let at = end; at > index; at--) runs[at] = runs[at - 1];
+};
+const closeAt = (runs: Int32Array, index: number, end: number): void => {
+  for (let at = index + 1; at < end; at++) runs[at - 1] = runs[at];
+};
 
 const reverseRuns = (runs: Int32Array, from: number, to: number): void => {
   for (let low = from, high = to - 1; low < high; low++, high--) {
