@@ -3,6 +3,10 @@ import type { Step } from '@enumeron/core/file/procedure/procedure';
 import { textsOf } from '@enumeron/core/file/rehearse/says';
 import { sentenceBehindWho } from '@enumeron/core/file/rehearse/sentence';
 
+/** What is said, and to whom where that is told. */
+const spoken = ({ audience, text }: ReturnType<typeof textsOf>[number]): string =>
+  audience === undefined ? `“${text}”` : `${audience}: “${text}”`;
+
 /** What is said meanwhile, what a claim means, what to beware of, and a note. */
 const saidIn = (step: Step): readonly string[] => {
   const { caution, note } = step;
@@ -15,8 +19,8 @@ const saidIn = (step: Step): readonly string[] => {
         ] as const)
       : [];
   return [
-    ...textsOf(step.says).map(({ text }) => `“${text}”`),
-    ...off.flatMap(([when, texts]) => textsOf(texts).map(({ text }) => `${when}: “${text}”`)),
+    ...textsOf(step.says).map(spoken),
+    ...off.flatMap(([when, texts]) => textsOf(texts).map((each) => `${when}: ${spoken(each)}`)),
     ...(claimed ? [claimed] : []),
     ...(caution ? [`Beware: ${caution}`] : []),
     ...(note ? [note] : []),
