@@ -2,7 +2,7 @@ import { numberOrder } from '../src/deck/order';
 import { formatCard } from '../src/deck/notation';
 import { Machine } from '../src/procedure/machine';
 import { Procedure, Step } from '../src/procedure/procedure';
-import { compile } from '../src/procedure/program';
+import { compile } from '../src/procedure/compile';
 import { prove } from '../src/rehearse/prove';
 import { readProcedure } from '../src/rehearse/readProcedure';
 

@@ -1,9 +1,11 @@
 import { Card } from '../deck/card';
 import { Rng, seededRng } from '../deck/rng';
 import { Kind, NONE } from '../procedure/forms';
-import { Machine, Why } from '../procedure/machine';
+import { Machine } from '../procedure/machine';
+import type { Why } from '../procedure/way';
 import { Procedure } from '../procedure/procedure';
-import { compile, Do, Program, UNSET } from '../procedure/program';
+import { compile } from '../procedure/compile';
+import { Do, Program, UNSET } from '../procedure/program';
 import { FACE_UP, MOST_CARDS } from '../procedure/table';
 import { kindsOf } from '../procedure/walk';
 import { End } from './cases';

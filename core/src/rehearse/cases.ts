@@ -1,7 +1,8 @@
 import { finish, Job } from '../job/job';
-import { FirstValues, Machine } from '../procedure/machine';
+import { Machine } from '../procedure/machine';
+import type { FirstValues } from '../procedure/way';
 import { Procedure } from '../procedure/procedure';
-import { compile } from '../procedure/program';
+import { compile } from '../procedure/compile';
 import { openSights } from './prove';
 
 /** How a case ended. */

@@ -3,7 +3,7 @@ import { Estimate, estimate as interval } from '../odds/interval';
 import { seededRng } from '../deck/rng';
 import { Machine } from '../procedure/machine';
 import { Procedure } from '../procedure/procedure';
-import { compile } from '../procedure/program';
+import { compile } from '../procedure/compile';
 import { BUDGET } from './prove';
 
 /** What came of worlds in which everything was drawn by chance. */

@@ -1,7 +1,7 @@
 import { Job, JobRule, runJob } from '../job/job';
 import { Machine } from '../procedure/machine';
 import { Procedure } from '../procedure/procedure';
-import { compile } from '../procedure/program';
+import { compile } from '../procedure/compile';
 import { FACE_UP, MOST_CARDS } from '../procedure/table';
 import { actOut, Scene } from './actOut';
 import { hasChance } from './prove';

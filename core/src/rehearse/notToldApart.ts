@@ -1,7 +1,8 @@
 import { Job } from '../job/job';
-import { Failure, Machine } from '../procedure/machine';
+import { Machine } from '../procedure/machine';
+import type { Failure } from '../procedure/way';
 import { Procedure } from '../procedure/procedure';
-import { compile } from '../procedure/program';
+import { compile } from '../procedure/compile';
 
 /** Two cases that look alike to the performer and in which what must be known is not the same. */
 export interface NotToldApart {

@@ -1,8 +1,10 @@
 import { JobRule, runJob } from '../job/job';
 import { NONE } from '../procedure/forms';
-import { Counts, Failure, Machine, Way } from '../procedure/machine';
+import { Machine } from '../procedure/machine';
+import type { Counts, Failure, Way } from '../procedure/way';
 import { Procedure, Step } from '../procedure/procedure';
-import { compile, Program } from '../procedure/program';
+import { compile } from '../procedure/compile';
+import type { Program } from '../procedure/program';
 import { STEPS } from '../procedure/steps';
 import { insideOf } from '../procedure/walk';
 

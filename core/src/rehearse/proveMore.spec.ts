@@ -1,7 +1,7 @@
 import { finish } from '../job/job';
 import { Machine } from '../procedure/machine';
 import { Procedure, Step } from '../procedure/procedure';
-import { compile } from '../procedure/program';
+import { compile } from '../procedure/compile';
 import { seededRng } from '../deck/rng';
 import { randomProcedure } from '../../test/randomProcedure';
 import { estimate } from './estimate';

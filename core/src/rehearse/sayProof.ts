@@ -1,4 +1,4 @@
-import { MOST_FAILURES } from '../procedure/machine';
+import { MOST_FAILURES } from '../procedure/way';
 import { Proof } from './prove';
 import { Study } from './study';
 
@@ -19,7 +19,7 @@ const when = (rule: string | undefined): string =>
 
 const leftOut = ({ leftOut: count }: Proof): string =>
   count > 0
-    ? `${cases(count)} that they were asked not to choose ${count === 1 ? 'is' : 'are'} left out.`
+    ? `${cases(count)} ${count === 1 ? 'is' : 'are'} left out: they were asked to choose otherwise.`
     : '';
 
 /** Says what a proof has found. */

@@ -1,7 +1,8 @@
 import { Job, JobRule } from '../job/job';
-import { Counts, Machine, MOST_FAILURES } from '../procedure/machine';
+import { Machine } from '../procedure/machine';
+import { Counts, MOST_FAILURES } from '../procedure/way';
 import { Procedure } from '../procedure/procedure';
-import { compile } from '../procedure/program';
+import { compile } from '../procedure/compile';
 import { Cases, End, listCases, MOST_CASES } from './cases';
 import { NotToldApart, notToldApart } from './notToldApart';
 import { plainRule } from './plainRule';

@@ -5,7 +5,8 @@ import { formatCard } from '../../deck/notation';
 import { MOST_CARDS } from '../../procedure/table';
 import { Machine } from '../../procedure/machine';
 import { Step } from '../../procedure/procedure';
-import { compile, Program } from '../../procedure/program';
+import { compile } from '../../procedure/compile';
+import type { Program } from '../../procedure/program';
 import { Fact } from './fact';
 import { OUT, PACK, stepsOf, Unknown, unknownsOf } from './factSteps';
 

@@ -22,7 +22,7 @@ const ENDS = {
   held: 'It works in this case.',
   outs: 'It ends in the out.',
   failed: '',
-  'left out': 'They were asked not to choose so: this case is left out.',
+  'left out': 'This case is left out: they were asked to choose otherwise.',
 } as const;
 
 const WHYS = {

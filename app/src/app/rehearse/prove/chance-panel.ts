@@ -47,7 +47,7 @@ const inHundredths = ({ share, low, high }: Estimate): { share: string; between:
         </tbody>
       </table>
       @if (found.leftOut !== '0') {
-        <p class="note">{{ found.leftOut }} tries that they were asked not to choose are left out.</p>
+        <p class="note">{{ found.leftOut }} tries are left out: they were asked to choose otherwise.</p>
       }
       @if (found.unjudged !== '') {
         <p class="note">
