@@ -117,7 +117,8 @@ export const randomProcedure = (rng: Rng): Json => {
       const from = packet();
       // Mostly what can be done, so that worlds come to their end.
       const count = (): unknown =>
-        often(0.9) ? { remainder: [n(), { sum: [{ 'size of': from }, 1] }] } : n();
+        // A number by its name alone, and what is lifted turned over at once, are done by the kernel in ways of their own.
+        often(0.2) ? 'first' : often(0.9) ? { remainder: [n(), { sum: [{ 'size of': from }, 1] }] } : n();
       const place = (of: string): unknown => (often(0.9) ? { around: [n(), { 'size of': of }] } : n());
       const kinds: (() => Json)[] = [
         () => ({ do: 'cut', by, packet: from, count: count() }),
@@ -194,7 +195,9 @@ export const randomProcedure = (rng: Rng): Json => {
             steps: steps(names, 1 + below(rng, 2), depth - 1, Math.min(left, 1)).steps,
           }),
         );
-      made.push(pick(kinds)());
+      const next = pick(kinds)();
+      made.push(next);
+      if (next['do'] === 'lift' && often(0.4)) made.push({ do: 'turn', by, packet: next['onto'] });
     }
     return { steps: made, names };
   };

@@ -38,9 +38,11 @@ class Compiler {
     for (const [name, order] of Object.entries(procedure.orders ?? {})) this.stacks.set(name, stackOf(order));
   }
 
-  program(): Program {
+  /** @param isStepwise whether each step is done by itself. */
+  program(isStepwise: boolean): Program {
     const { procedure, code, paths, reads, gives, packets, names, start, claims } = this;
     this.steps(procedure.steps, '');
+    if (!isStepwise) this.together();
     this.emit(instruction(Do.End, { to: HELD }), '');
     const sights = [...new Set(knownNames(procedure.steps))].map((name) => names.indexOf(name));
     return {
@@ -67,6 +69,18 @@ class Compiler {
     this.reads.push([...names.filter((index) => index >= 0), ...values]);
     this.gives.push(gives);
     return this.code.length - 1;
+  }
+
+  /**
+   * Lifts a packet and turns it over at once, where these steps come one right behind the other. The second one stays
+   * where it is, for whoever comes to it from elsewhere.
+   */
+  private together(): void {
+    this.code.forEach((each, at) => {
+      const next = this.code.at(at + 1);
+      if (each.kind === Do.Lift && each.to === 0 && next?.kind === Do.Turn && next.packet === each.other)
+        this.code[at] = { ...each, kind: Do.LiftOver };
+    });
   }
 
   private get here(): number {
@@ -287,4 +301,7 @@ const stackOf = (order: readonly string[]): Stack => {
 };
 
 /** Makes a procedure that `readProcedure` has found right ready to be run. */
-export const compile = (procedure: Procedure): Program => new Compiler(procedure).program();
+export const compile = (procedure: Procedure): Program => new Compiler(procedure).program(false);
+
+/** The same, for whoever looks at the table behind every step. */
+export const compileStepwise = (procedure: Procedure): Program => new Compiler(procedure).program(true);

@@ -156,6 +156,16 @@ export class Machine implements World {
           }
           break;
         }
+        case Do.LiftOver: {
+          const { packet } = instruction;
+          const count = values[instruction.value];
+          if (count < 0 || count > table.sizes[packet]) at = this.end(CANNOT, at);
+          else {
+            table.liftOver(packet, count, instruction.other);
+            at += 2;
+          }
+          break;
+        }
         case Do.Turn:
           table.turn(instruction.packet);
           at++;

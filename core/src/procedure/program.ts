@@ -59,6 +59,8 @@ export const enum Do {
   Top,
   /** The value becomes `to`. */
   Set,
+  /** As `Lift`, and the packet that they come onto is turned over, which the next instruction would do by itself. */
+  LiftOver,
 }
 
 /** All have the same fields, so that the machine finds them without a detour. */

@@ -10,6 +10,11 @@ class PlainTable {
     this.packets[onto].unshift(...(dealt ? moved.reverse() : moved));
   }
 
+  liftOver(from: number, count: number, onto: number): void {
+    this.lift(from, count, onto, false);
+    this.turn(onto);
+  }
+
   putUnder(packet: number, other: number): void {
     this.packets[other].push(...this.packets[packet].splice(0));
   }
@@ -57,6 +62,7 @@ const anything = (sizes: readonly number[], rng: Rng): Doing => {
   const doings: Doing[] = [
     (table) => table.lift(one, count, other, false),
     (table) => table.lift(one, count, other, true),
+    (table) => table.liftOver(one, count, other),
     (table) => table.lift(one, size, other, false),
     (table) => table.putUnder(one, other),
     (table) => table.cut(one, count),

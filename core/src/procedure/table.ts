@@ -235,6 +235,38 @@ export class Table {
     sizes[onto] += count;
   }
 
+  /** The top `count` cards (0 to size) go onto another packet, which is then turned over. */
+  liftOver(from: number, count: number, onto: number): void {
+    const { runs, counts, sizes } = this;
+    const above = from * ROOM + counts[from] - 1;
+    const top = runs[above];
+    const rest = count - lengthOf(top);
+    if (sizes[onto] === 0 && count > 0) {
+      const end = onto * ROOM;
+      if (rest < 0) {
+        runs[end] = reversed(topOf(top, count)) ^ UPSIDE;
+        runs[above] = belowTop(top, count);
+        counts[onto] = 1;
+        sizes[from] -= count;
+        sizes[onto] = count;
+        return;
+      }
+      if (rest > 0 && counts[from] > 1 && rest < lengthOf(runs[above - 1])) {
+        const next = runs[above - 1];
+        runs[end] = reversed(top) ^ UPSIDE;
+        runs[end + 1] = reversed(topOf(next, rest)) ^ UPSIDE;
+        runs[above - 1] = belowTop(next, rest);
+        counts[from]--;
+        counts[onto] = 2;
+        sizes[from] -= count;
+        sizes[onto] = count;
+        return;
+      }
+    }
+    this.lift(from, count, onto, false);
+    this.turn(onto);
+  }
+
   /** Copies runs to where they go on top, from the last to the first where they are dealt; gives where they end. */
   private copyRuns(from: number, to: number, end: number, dealt: boolean): number {
     const { runs } = this;

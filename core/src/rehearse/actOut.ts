@@ -4,7 +4,7 @@ import { Kind, NONE } from '../procedure/forms';
 import { Machine } from '../procedure/machine';
 import type { Why } from '../procedure/way';
 import { Procedure } from '../procedure/procedure';
-import { compile } from '../procedure/compile';
+import { compileStepwise } from '../procedure/compile';
 import { Do, Program, UNSET } from '../procedure/program';
 import { FACE_UP, MOST_CARDS } from '../procedure/table';
 import { kindsOf } from '../procedure/walk';
@@ -100,7 +100,7 @@ const namesNow = (
  * @param draw makes every other choice by chance, each value as likely; without it they are waited for.
  */
 export const actOut = (procedure: Procedure, chosen: readonly number[], seed = 1, draw?: Rng): Acted => {
-  const program = compile(procedure);
+  const program = compileStepwise(procedure);
   const kinds = kindsOf(procedure);
   const choices: [string, number][] = [];
   let kept = true;

@@ -1,7 +1,7 @@
 import { Job, JobRule, runJob } from '../job/job';
 import { Machine } from '../procedure/machine';
 import { Procedure } from '../procedure/procedure';
-import { compile } from '../procedure/compile';
+import { compileStepwise } from '../procedure/compile';
 import { FACE_UP, MOST_CARDS } from '../procedure/table';
 import { actOut, Scene } from './actOut';
 import { hasChance } from './prove';
@@ -37,7 +37,7 @@ interface Moment {
 export const KNOWING: JobRule<KnowingArgs, number, Knowing | undefined> = {
   *start({ procedure, chosen, budget = BUDGET }): Job<number, Knowing | undefined> {
     if (hasChance(procedure)) return undefined;
-    const program = compile(procedure);
+    const program = compileStepwise(procedure);
     const watched = [...program.sights, ...program.rounds];
     const moments = actOut(procedure, chosen).scenes.map((scene): Moment => ({
       scene,
