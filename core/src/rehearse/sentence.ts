@@ -29,16 +29,19 @@ const CLOSE: ReadonlyMap<string, number> = new Map([
   ['equal', 4],
   ['less', 4],
   ['at most', 4],
-  ['around', 5],
-  ['sum', 6],
-  ['difference', 6],
-  ['product', 7],
-  // What it lists has no end of its own.
-  ['least', 8],
-  ['most', 8],
-  ['remainder', 8],
+  // What it lists has no end of its own: it would take up what comes behind it.
+  ['least', 5],
+  ['most', 5],
+  ['remainder', 5],
+  ['around', 6],
+  ['sum', 7],
+  ['difference', 7],
+  ['product', 8],
 ]);
-const CLOSEST = 9;
+const CLOSEST = 10;
+/** What is listed stands in brackets unless it holds together more closely than this. */
+const LISTED = 9;
+const LISTS: ReadonlySet<string> = new Set(['least', 'most', 'remainder']);
 
 const closeness = (value: unknown): number => {
   if (typeof value !== 'object' || value === null) return CLOSEST;
@@ -87,7 +90,8 @@ export const sayExpression = (value: unknown): string => {
 
 const sayForm = (says: string, fields: Readonly<Record<string, unknown>>): string => {
   // What ends the sentence, or is one of several, must not fall apart in another.
-  const close = Math.min(closeness(fields), CLOSEST - 1);
+  const lists = Object.keys(fields).some((field) => LISTS.has(field));
+  const close = lists ? LISTED : Math.min(closeness(fields), CLOSEST - 1);
   return says.replace(new RegExp(FIELD, 'g'), (found, field: string, between: string | undefined) => {
     const part = fields[field];
     if (Array.isArray(part)) return part.map((each) => sayInside(each, close)).join(between);
