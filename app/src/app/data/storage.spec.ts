@@ -20,6 +20,8 @@ import { DRAFTS, TEXT_LIMIT } from './kinds/drafts';
 import { JOURNAL } from './kinds/journal';
 import { ORDERS, OrderRow } from './kinds/orders';
 import { PACK, PackRow } from './kinds/pack';
+import { PROCEDURES } from './kinds/procedures';
+import { SENT } from './kinds/sent';
 import { DEFAULT_SETTINGS, SETTINGS } from './kinds/settings';
 import { OrdersStore } from './orders.store';
 import { Reader } from './reader';
@@ -441,4 +443,21 @@ describe('a database of version 1', () => {
     for (let left = 22; left > 0; left--) expect(await undone()).toBeDefined();
     expect(await undone()).toBeUndefined();
   });
+});
+
+test('a database of the version before keeps its rows, and has the new table', async () => {
+  const old = new Dexie(`version-6-${Math.random().toString()}`);
+  const tables = Object.fromEntries(KINDS.map(({ table, stores }) => [table, stores]));
+  old.version(6).stores({ ...tables, sent: null });
+  const procedure = { id: 'mine', procedure: { name: 'Mine', steps: [] }, at: 1 };
+  await old.table('procedures').put(procedure);
+  await old.table('orders').put(tidemark);
+  expect(old.tables.map(({ name }) => name)).not.toContain('sent');
+  old.close();
+  db = new Database(old.name);
+  await visit(db);
+  expect(await db.rows(PROCEDURES).get('mine')).toEqual(procedure);
+  expect(await nameOf(tidemark.id)).toBe(tidemark.name);
+  await db.rows(SENT).put({ id: 'a', procedure: 'mine', at: 2 });
+  expect(await db.rows(SENT).count()).toBe(1);
 });
