@@ -6,11 +6,12 @@ import { Values } from '../form/field';
 import { levelOf } from '../learn/sums/sum';
 import { Procedure } from '../procedure/procedure';
 import { Pattern } from '../reckon/patterns/pattern';
-import { findingsOf, patternOf, whyNoPattern } from './asPattern';
+import { patternOf, whyNoPattern } from './asPattern';
 import { sumKindOf } from './asSum';
 import { onPack } from './onPack';
 import { prove } from './prove';
 import { readProcedure } from './readProcedure';
+import { sentAs } from './sent';
 import { LEARNT } from './worked/cards';
 import { KEY_AND_LINE } from './worked/keyAndLine';
 import { MADE_OF_TWO } from './worked/madeOfTwo';
@@ -205,7 +206,9 @@ test('every worked procedure is sent or says why not; examples answer, and sums 
     sent++;
     const { pattern } = outcome;
     expect(new Set(pattern.fields.map(({ name }) => name)).size).toBe(pattern.fields.length);
-    expect(findingsOf(procedure).length).toBeGreaterThan(0);
+    const as = sentAs(procedure, 'mine');
+    expect(as.findings).toContain(as.answer);
+    expect(sentAs(procedure, 'mine', as.findings[0]).answer).toBe(as.findings[0]);
     const home = cardsIn(procedure.packets?.['pack'] ?? []);
     const pack = home.includes(-1) ? numberOrder() : home;
     const example = pattern.example?.({ home: pack, now: pack, bank: undefined, shift: 5, estimates: [] });
@@ -254,4 +257,30 @@ test('the pack in hand takes the place of the procedure’s own where it has as 
   // A packet beside it, and its order, stay.
   expect(mine.procedure.packets?.['numbers']).toEqual(TWO_CUTS.procedure.packets?.['numbers']);
   expect(other).toEqual({ procedure: TWO_CUTS.procedure, isInHand: false });
+});
+
+test('the copies of a card look the same, jokers are cards like others, and the pack ends at its face', () => {
+  const cards = ['7D', 'X1', '7D*', 'AC', 'X2', 'KS'];
+  const procedure = {
+    name: 'x',
+    packets: { pack: cards },
+    orders: { home: cards },
+    steps: [
+      { do: 'choose', name: 'cut', from: 1, to: 6 },
+      { do: 'cut', packet: 'pack', count: 'cut', by: 'helper' },
+      { do: 'see', what: { 'face of': 'pack' }, name: 'seen' },
+      { do: 'work out', name: 'number', what: { 'stack number of': 'seen', in: 'home' } },
+      { do: 'claim', that: { equal: ['number', 'cut'] } },
+    ],
+  } as unknown as Procedure;
+  const pattern = patternFrom(procedure);
+  const home = cardsIn(cards);
+  // Either copy may have been seen, however it is entered.
+  for (const copy of [home[0], home[2]])
+    expect(asked(pattern, [copy], home)).toBe('Number 1, or Number 3 | What you saw leaves this open.');
+  expect(asked(pattern, [home[1]], home)).toBe('Number 2');
+  expect(asked(pattern, [home[4]], home, turned(home, 5))).toMatch(
+    /^Number 5 \| .*does not come right: step 5\.$/,
+  );
+  expect(asked(pattern, [home[5]], home)).toBe('Number 6');
 });

@@ -8,7 +8,7 @@ import { Kind } from '../procedure/forms';
 import { Machine } from '../procedure/machine';
 import { Procedure, Step } from '../procedure/procedure';
 import { compile } from '../procedure/compile';
-import { Program, UNSET } from '../procedure/program';
+import { UNSET } from '../procedure/program';
 import { Pattern, PatternPack } from '../reckon/patterns/pattern';
 import { KnownFact, Reckoned, reckoned, ReckonMark, unreckoned } from '../reckon/reckoning';
 import { add, result, start, SumLine } from '../deck/sumLine';
@@ -16,10 +16,12 @@ import { actOut } from './actOut';
 import { pathOf, stepAt } from './editSteps';
 import { onPack } from './onPack';
 import { hasChance } from './prove';
-import { Finding, Sight, watch, Watched } from './watched';
+import { answering, Finding, Sight, titled, watch, Watched } from './watched';
 
 /** So many steps are done for one answer: about as many as a few frames allow. */
 const BUDGET = 1_500_000;
+/** After so many steps it is looked whether there is enough. */
+const AT_ONCE = 50_000;
 /** So many worlds that fit what was seen are looked at. */
 const MOST_WORLDS = 4000;
 /** So many answers are named where several fit. */
@@ -41,7 +43,7 @@ const fitting = (
   readonly worlds: readonly Fitting[];
   readonly isWhole: boolean;
 } => {
-  const program: Program = compile(procedure);
+  const program = compile(procedure);
   const at = new Map(program.names.map((name, index) => [name, index]));
   const worlds: Fitting[] = [];
   const valueOf = (machine: Machine, kept: string): number => machine.values[at.get(kept) ?? 0];
@@ -65,25 +67,24 @@ const fitting = (
       });
     },
   });
-  const most = 50_000;
   let done = false;
   while (!done && !machine.full && machine.steps < BUDGET && worlds.length < MOST_WORLDS)
-    done = machine.run(Math.min(BUDGET, machine.steps + most));
+    done = machine.run(Math.min(BUDGET, machine.steps + AT_ONCE));
   return { worlds, isWhole: done };
 };
 
 const say = (kind: Kind, value: number): string => (kind === 'card' ? showCard(value) : value.toString());
-const titled = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 /** What is the answer: what is found last in a world, of all or of what is called as is wanted. */
 const lastOf = (
   { found }: Fitting,
   findings: readonly Finding[],
   wanted: string | undefined,
-): Finding | undefined => {
-  const all = [...findings].reverse().filter(({ kept }) => found.has(kept));
-  return all.find(({ words }) => words === wanted) ?? all.at(0);
-};
+): Finding | undefined =>
+  answering(
+    findings.filter(({ kept }) => found.has(kept)),
+    wanted,
+  );
 
 /** The answer of a world: its out, or what is found in it. */
 const answerOf = (world: Fitting, findings: readonly Finding[], wanted: string | undefined): string => {
@@ -249,11 +250,6 @@ export const drawWorld = (
     sights: watched.sights,
   };
 };
-
-/** What a procedure finds, in the order of its steps: each may be its answer. */
-export const findingsOf = (procedure: Procedure): readonly string[] => [
-  ...new Set(watch(procedure).findings.map(({ words }) => words)),
-];
 
 /**
  * A procedure as a pattern of Reckon: what its performer sees and is told are the fields, what they work out is the

@@ -5,7 +5,7 @@ import { saidCards, saidNumber } from '../learn/said';
 import { Inputs, Range, Sum, SumKind, SumPack } from '../learn/sums/sum';
 import { SUM_KINDS } from '../learn/sums/kinds';
 import { Asked, Drawn, drawWorld, whyNoPattern } from './asPattern';
-import { watch } from './watched';
+import { answering, watch } from './watched';
 
 /** What a sum is made from: a seed in two numbers. */
 const SEEDS: readonly Range[] = [
@@ -54,7 +54,8 @@ export const sumKindOf = (asked: Asked, way: string): SumKind | undefined => {
   const { procedure } = asked;
   if (whyNoPattern(procedure)) return undefined;
   const { sights, findings } = watch(procedure);
-  const finding = findings.find(({ words }) => words === asked.answer) ?? findings[findings.length - 1];
+  const finding = answering(findings, asked.answer);
+  if (!finding) return undefined;
   const name = procedure.name.slice(0, LONGEST - 8);
   return {
     name: SUM_KINDS.some((kind) => kind.name === name) ? `${name} (yours)` : name,

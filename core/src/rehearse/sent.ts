@@ -1,17 +1,20 @@
 import { Problem } from '../deck/problem';
 import { SumKind } from '../learn/sums/sum';
 import { Pattern } from '../reckon/patterns/pattern';
-import { findingsOf, patternOf } from './asPattern';
+import { patternOf } from './asPattern';
 import { sumKindOf } from './asSum';
 import { readProcedure } from './readProcedure';
+import { answering, watch } from './watched';
 
 /** What a procedure is elsewhere: a pattern of Reckon and a kind of sum, or what is in the way. */
 export interface SentAs {
   readonly pattern?: Pattern;
   readonly sum?: SumKind;
   readonly problem?: Problem;
-  /** What it finds: each may be its answer. */
+  /** What it finds, in the order of its steps: each may be its answer. */
   readonly findings: readonly string[];
+  /** Which of them is. */
+  readonly answer?: string;
 }
 
 /**
@@ -28,5 +31,9 @@ export const sentAs = (value: unknown, path: string, answer?: string): SentAs =>
   const outcome = patternOf(asked, path);
   if (!outcome.ok) return { problem: outcome.problems[0], findings: [] };
   const sum = sumKindOf(asked, path);
-  return { pattern: outcome.pattern, findings: findingsOf(procedure), ...(sum && { sum }) };
+  const { findings } = watch(procedure);
+  return {
+    ...{ pattern: outcome.pattern, findings: [...new Set(findings.map(({ words }) => words))] },
+    ...{ answer: answering(findings, answer)?.words, ...(sum && { sum }) },
+  };
 };

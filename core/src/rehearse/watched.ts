@@ -1,8 +1,9 @@
+import { firstOf, secondOf } from '../deck/card';
 import { formatCard } from '../deck/notation';
 import { Field, Values } from '../form/field';
 import { cardField, numberField } from '../form/fields';
 import { Kind } from '../procedure/forms';
-import { byOf, Expression, Procedure, Step, StepOf } from '../procedure/procedure';
+import { byOf, Condition, Expression, Procedure, Step, StepOf } from '../procedure/procedure';
 import { givesKnown, insideOf, kindOf, kindsOf, namesIn } from '../procedure/walk';
 import { Path, sayPath, withBranch } from './editSteps';
 import { sayExpression } from './sentence';
@@ -22,6 +23,12 @@ export interface Term {
   readonly kept: string;
   readonly sign: 1 | -1;
 }
+
+/** The finding that is the answer: the last that is called as is wanted, or else the last of all. */
+export const answering = (findings: readonly Finding[], wanted: string | undefined): Finding | undefined => {
+  const backwards = [...findings].reverse();
+  return backwards.find(({ words }) => words === wanted) ?? backwards.at(0);
+};
 
 /** Something that the performer sees or is told in a procedure: its field, and the name under which it is kept. */
 export interface Sight {
@@ -47,7 +54,8 @@ export interface Watched {
 /** The longest name of a field, as it is kept. */
 const LONGEST = 32;
 
-const titled = (name: string): string => name.charAt(0).toUpperCase() + name.slice(1);
+/** Words as they stand at the beginning of a line. */
+export const titled = (name: string): string => name.charAt(0).toUpperCase() + name.slice(1);
 
 /** What a sight asks for, as a field. */
 const fieldOf = (
@@ -124,8 +132,12 @@ export const watch = (procedure: Procedure, told: Values = {}): Watched => {
     sights.push({ field: fieldOf(step, name, label, kind, always), of: step.name, kept });
     const value = told[name];
     if (typeof value !== 'number') return [step, keep(kept, step.name)];
-    const wanted: Expression = kind === 'card' ? { card: formatCard(value) } : value;
-    return [step, { do: 'require', that: { equal: [step.name, wanted] } }, keep(kept, step.name)];
+    // The two copies of a card look the same: either may have been seen.
+    const may = kind === 'card' ? [firstOf(value), secondOf(value)] : [value];
+    const any = may.map((each): Condition => ({
+      equal: [step.name, kind === 'card' ? { card: formatCard(each) } : each],
+    }));
+    return [step, { do: 'require', that: { any } }, keep(kept, step.name)];
   };
 
   const workingOf = (step: StepOf<'see' | 'work out'>, isOnce: boolean): readonly Step[] => {

@@ -1,21 +1,8 @@
-import { Values } from '../../form/field';
 import { num, numberField } from '../../form/fields';
-import { cutChances, drawFrom } from '../cutChances';
+import { drawFrom } from '../cutChances';
 import { narrowest } from '../narrowest';
 import { OddsQuestion } from '../question';
-import { ABOUT, sizeField, WITHIN } from './fields';
-
-const cutsOf = (values: Values): number[] =>
-  cutChances(num(values, 'size'), num(values, 'within'), num(values, 'about'));
-
-/** What is wrong with where they cut. */
-export const whereProblem = (values: Values): ReturnType<NonNullable<OddsQuestion['problem']>> =>
-  num(values, 'about') >= num(values, 'size')
-    ? {
-        what: `They cannot cut about ${num(values, 'about')} of ${num(values, 'size')} cards.`,
-        remedy: `Take 1 to ${num(values, 'size') - 1}.`,
-      }
-    : undefined;
+import { ABOUT, cutsOf, sizeField, whereProblem, WITHIN } from './fields';
 
 export const CUT_IN_BANK: OddsQuestion = {
   path: 'cut-in-bank',

@@ -1,10 +1,9 @@
 import { mod } from '../../deck/mod';
 import { Values } from '../../form/field';
 import { num, numberField } from '../../form/fields';
-import { cutChances, drawFrom } from '../cutChances';
+import { drawFrom } from '../cutChances';
 import { OddsQuestion } from '../question';
-import { whereProblem } from './cutInBank';
-import { ABOUT, sizeField, WITHIN } from './fields';
+import { ABOUT, cutsOf, sizeField, whereProblem, WITHIN } from './fields';
 
 /** More cuts than this are not looked at. */
 const MOST_CUTS = 60;
@@ -42,8 +41,6 @@ export const shownAfter = (
   return shown;
 };
 
-const cutsOf = (values: Values): number[] =>
-  cutChances(num(values, 'size'), num(values, 'within'), num(values, 'about'));
 const shownOf = (values: Values, most: number): number[] =>
   shownAfter(cutsOf(values), num(values, 'bank'), num(values, 'from'), most);
 

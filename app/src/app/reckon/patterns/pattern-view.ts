@@ -10,7 +10,7 @@ import { SettingsStore } from '../../data/settings.store';
 import { markOnRail } from '../../pack/marks';
 import { PackStore } from '../../pack/pack.store';
 import { PatternsStore } from '../../pack/patterns.store';
-import { isSentPath, Sent, SentStore } from '../../pack/sent.store';
+import { isSentPath, SentStore } from '../../pack/sent.store';
 import { Undoing } from '../../data/undoing';
 import { Notices } from '../../shared/notices';
 import { HandSum } from '../../shared/hand-sum';
@@ -144,11 +144,6 @@ export class PatternView {
   protected tryExample(): void {
     const values = this.exampleValues();
     if (values) void this.store.fill(this.pattern().path, values);
-  }
-
-  protected answerOf({ row, as }: Sent): string | undefined {
-    const findings = as?.findings ?? [];
-    return findings.find((each) => each === row.answer) ?? findings.at(-1);
   }
 
   /** What else it finds may be its answer. */
