@@ -9,6 +9,7 @@ import { render, Rendered } from '../../testing/render';
 import { textFile } from '../../testing/text-file';
 import { undone } from '../../testing/undo';
 import { Database } from '../data/database';
+import { Journal } from '../data/journal';
 import { SENT } from '../data/kinds/sent';
 import { PROCEDURES, ProcedureRow } from '../data/kinds/procedures';
 import { SentStore } from '../pack/sent.store';
@@ -146,6 +147,23 @@ test('it is sent to Reckon with one press, or says why it cannot be; undo takes 
     document.body.textContent.includes('It cannot be sent. You see and are told nothing in it.'),
   );
   expect(sent.of(heaps.id)).toBeUndefined();
+});
+
+test('what storage refuses to take of it is shown as sent all the same, and stored when there is room', async () => {
+  const page = await open(TWO_CUTS);
+  const full = jest.spyOn(db.table('sent'), 'put').mockRejectedValue(new Error('no room'));
+  const fullToo = jest.spyOn(db.table('sent'), 'bulkPut').mockRejectedValue(new Error('no room'));
+  const warn = jest.spyOn(console, 'warn').mockImplementation(() => undefined);
+  await page.click('Send to Reckon');
+  await until(() => page.text().includes('In Reckon'));
+  await until(() => TestBed.inject(Journal).held() > 0);
+  expect(await db.rows(SENT).count()).toBe(0);
+  full.mockRestore();
+  fullToo.mockRestore();
+  await page.type('.name', 'Mine');
+  await until(() => TestBed.inject(Journal).held() === 0);
+  expect(await db.rows(SENT).toArray()).toMatchObject([{ procedure: page.id }]);
+  warn.mockRestore();
 });
 
 test('as a script it has what is said to an audience, the outs, the reset and what the proof found', async () => {

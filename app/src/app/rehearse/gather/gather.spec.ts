@@ -85,3 +85,32 @@ test('it is kept as a procedure, which holds for every cut', async () => {
   const procedure = TestBed.inject(ProceduresStore).find(router.url.split('/')[2])?.procedure;
   expect(procedure && prove(procedure)).toMatchObject({ cases: 51, held: 51 });
 });
+
+test('a pack that becomes another size meanwhile is cut anew; one too small says so and changes nothing', async () => {
+  const page = await render(GatherPage);
+  const pack = TestBed.inject(PackStore);
+  page.all('.ways button')[0].click();
+  await page.fixture.whenStable();
+  await tell(page, 0, '40');
+  // Whoever cuts the pack elsewhere has left the field.
+  page.find('.sizes input').dispatchEvent(new Event('blur'));
+  const use = (cards: number): Promise<unknown> =>
+    pack.use({
+      id: 'few',
+      name: 'Few',
+      cards: pack.home().slice(0, cards),
+      sample: false,
+      made: 1,
+      changed: 1,
+    });
+  await use(8);
+  await page.fixture.whenStable();
+  expect(page.all('.sizes input').map((each) => (each as HTMLInputElement).value)).toEqual(['2', '2', '2']);
+  expect(page.button('Do it to the pack').disabled).toBe(false);
+  await use(3);
+  await page.fixture.whenStable();
+  expect(page.text()).toContain('3 cards are too few for that');
+  expect([page.button('Do it to the pack').disabled, page.button('Keep it as a procedure').disabled]).toEqual(
+    [true, true],
+  );
+});
