@@ -1,7 +1,7 @@
 import { Outcome } from '../deck/problem';
 import { oneStep } from '../job/job';
 import { Condition, Procedure, Step as ProcedureStep } from '../procedure/procedure';
-import { below, Rng, seededRng, shuffled } from '../deck/rng';
+import { Rng, seededRng, shuffled } from '../deck/rng';
 
 /** A heap as it lies: how many cards, and how deep those that are wanted lie, 1 on top. */
 export interface BusyHeap {
@@ -200,7 +200,7 @@ export const busyRow = (wish: BusyWish): Outcome<{ readonly row: BusyRow }> => {
   const rng = seededRng(seed);
   const start = lay(heaps);
   const numbers = heaps.map((_, heap) => heap);
-  const fixed = Array.from({ length: 4 }, (_, by) => [...numbers.slice(by), ...numbers.slice(0, by)]);
+  const fixed = numbers.slice(0, 4).map((by) => [...numbers.slice(by), ...numbers.slice(0, by)]);
   const plain = plainLength(start, fixed, undefined);
   if (moves < plain)
     return refuse(
@@ -208,7 +208,7 @@ export const busyRow = (wish: BusyWish): Outcome<{ readonly row: BusyRow }> => {
       `Ask for ${plain} or more; some more let it wander.`,
     );
   for (let tried = 0; tried < MOST_TRIES; tried++) {
-    const orders = [fixed[below(rng, fixed.length)], ...fixed, shuffled(numbers, rng)];
+    const orders = [...fixed, shuffled(numbers, rng)];
     const row = drawRow(start, moves, orders, rng);
     if (row)
       return { ok: true, row: { plain, moves: row.map(([from, to]) => ({ from: from + 1, to: to + 1 })) } };

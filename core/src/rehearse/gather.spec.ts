@@ -4,6 +4,7 @@ import { below, seededRng } from '../deck/rng';
 import { applyMove } from '../moves/move';
 import {
   brokenJoins,
+  evenSizes,
   gather,
   GatheredKind,
   gatherings,
@@ -13,6 +14,8 @@ import {
   pilesAfter,
   sayGathered,
   sayJoin,
+  sayLooks,
+  withRest,
 } from './gather';
 import { prove } from './prove';
 import { readProcedure } from './readProcedure';
@@ -129,6 +132,32 @@ test('one that turns the order is not taken for one that leaves it', () => {
   const steps = gatherProcedure('x', home, asItWas).steps.slice(-3);
   const mixed = gatherProcedure('x', home, turned);
   expect(prove({ ...mixed, steps: [...mixed.steps.slice(0, -3), ...steps] })).toMatchObject({ held: 0 });
+});
+
+test('packets as large as each other, and what is left for the last', () => {
+  for (let size = 6; size < 60; size++)
+    for (let count = 2; count <= 6; count++) {
+      const sizes = evenSizes(size, count);
+      expect(sizes.reduce((sum, each) => sum + each, 0)).toBe(size);
+      expect(Math.max(...sizes) - Math.min(...sizes)).toBeLessThanOrEqual(1);
+      expect(withRest(sizes.slice(0, -1), size)).toEqual(sizes);
+    }
+  expect(withRest([40, 13], 52)).toEqual([40, 13, -1]);
+  expect(
+    [
+      [0, 0],
+      [1, 0],
+      [3, 1],
+      [0, 2],
+      [2, 3],
+    ].map(([passes, turns]) => sayLooks({ passes, turns })),
+  ).toEqual([
+    'goes one way, pile by pile',
+    'the hand passes over a pile',
+    'the hand passes over 3 piles, turns back once',
+    'the hand turns back twice',
+    'the hand passes over 2 piles, turns back 3 times',
+  ]);
 });
 
 test('what is said of them', () => {

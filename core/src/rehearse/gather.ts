@@ -191,6 +191,28 @@ export const gatherMoves = (sizes: readonly number[], packets: readonly number[]
   return moves;
 };
 
+/** A pack cut into packets that are as large as each other, as near as may be. */
+export const evenSizes = (size: number, count: number): number[] =>
+  Array.from(
+    { length: count },
+    (_, index) => Math.floor(((index + 1) * size) / count) - Math.floor((index * size) / count),
+  );
+
+/** The sizes of all packets but the last, and what is left for that one; below 1 where they do not fit. */
+export const withRest = (sizes: readonly number[], size: number): readonly number[] => [
+  ...sizes,
+  sizes.reduce((left, each) => left - each, size),
+];
+
+/** How much a way of gathering looks like mixing, in words. */
+export const sayLooks = ({ passes, turns }: Pick<Gathering, 'passes' | 'turns'>): string => {
+  const over = passes === 0 ? '' : `passes over ${passes === 1 ? 'a pile' : `${passes} piles`}`;
+  const back =
+    turns === 0 ? '' : `turns back ${turns === 1 ? 'once' : turns === 2 ? 'twice' : `${turns} times`}`;
+  const both = [over, back].filter((part) => part !== '').join(', ');
+  return both === '' ? 'goes one way, pile by pile' : `the hand ${both}`;
+};
+
 const packetName = (packet: number): string => `packet ${packet}`;
 
 /** Checks that each card is followed round the pack by the one that follows it in the order, or lies at its stack number. */

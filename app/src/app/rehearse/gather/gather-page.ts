@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, sig
 import { MatButton } from '@angular/material/button';
 import { Router } from '@angular/router';
 import {
+  evenSizes,
   FEWEST_PACKETS,
   gather,
   gatherings,
@@ -13,6 +14,8 @@ import {
   pilesAfter,
   sayGathered,
   sayJoin,
+  sayLooks,
+  withRest,
 } from '@enumeron/core/file/rehearse/gather';
 import { Undoing } from '../../data/undoing';
 import { PackStore } from '../../pack/pack.store';
@@ -30,12 +33,6 @@ const TITLES: Readonly<Record<GatheredKind, string>> = {
   turned: 'The order is only turned',
   broken: 'The order is broken',
 };
-
-const parts = (size: number, count: number): number[] =>
-  Array.from(
-    { length: count },
-    (_, index) => Math.floor(((index + 1) * size) / count) - Math.floor((index * size) / count),
-  );
 
 /** A pack cut into packets and gathered: which ways keep the order, and which of them look most like mixing. */
 @Component({
@@ -83,7 +80,7 @@ export class GatherPage {
       .map((way) => ({
         way,
         joins: way.joins.map(({ pile, onto }) => `${pile.toString()} on ${onto.toString()}`).join(', '),
-        looks: looksOf(way.passes, way.turns),
+        looks: sayLooks(way),
         isShown: JSON.stringify(way.joins) === JSON.stringify(this.joins()),
       })),
   );
@@ -105,7 +102,7 @@ export class GatherPage {
         ...way,
         title: TITLES[way.kind],
         why: sayGathered(way.packets),
-        looks: looksOf(way.passes, way.turns),
+        looks: sayLooks(way),
       }
     );
   });
@@ -113,12 +110,9 @@ export class GatherPage {
   /** How many cards each packet holds; the last one has what is left. */
   private readonly told = linkedSignal<unknown, readonly number[]>({
     source: () => [this.count(), this.pack.size()].join(),
-    computation: () => parts(this.pack.size(), this.count()),
+    computation: () => evenSizes(this.pack.size(), this.count()),
   });
-  protected readonly sizes = computed(() => {
-    const [all, size] = [this.told().slice(0, -1), this.pack.size()];
-    return [...all, size - all.reduce((sum, each) => sum + each, 0)];
-  });
+  protected readonly sizes = computed(() => withRest(this.told().slice(0, -1), this.pack.size()));
   protected readonly fits = computed(() => this.sizes().every((each) => each >= 1));
   protected readonly show = (value: number): string => value.toString();
   protected readonly read = computed(() => numberReader(Math.max(1, this.pack.size() - 1)));
@@ -160,14 +154,3 @@ export class GatherPage {
     await this.router.navigate(['/rehearse', this.procedures.add(procedure, 'keep a gathering')]);
   });
 }
-
-/** How much a way looks like mixing. */
-const looksOf = (passes: number, turns: number): string => {
-  const over = passes === 0 ? '' : `passes over ${passes === 1 ? 'a pile' : `${passes.toString()} piles`}`;
-  const back =
-    turns === 0
-      ? ''
-      : `turns back ${turns === 1 ? 'once' : turns === 2 ? 'twice' : `${turns.toString()} times`}`;
-  const both = [over, back].filter((part) => part !== '').join(', ');
-  return both === '' ? 'goes one way, pile by pile' : `the hand ${both}`;
-};
