@@ -284,3 +284,28 @@ test('the copies of a card look the same, jokers are cards like others, and the 
   );
   expect(asked(pattern, [home[5]], home)).toBe('Number 6');
 });
+
+test('one of several ways that is told and ends in an out there', () => {
+  const procedure = {
+    name: 'x',
+    packets: { pack: LEARNT },
+    steps: [
+      { do: 'see', what: { 'face of': 'pack' }, name: 'key' },
+      {
+        do: 'choose one',
+        name: 'way',
+        told: true,
+        of: [
+          { words: 'On.', steps: [] },
+          { words: 'Stop.', steps: [{ do: 'out', words: 'Thank them.' }] },
+          { words: 'Else.', steps: [{ do: 'out', words: 'Show the other hand.' }] },
+        ],
+      },
+      { do: 'work out', name: 'rank', what: { 'rank of': 'key' } },
+    ],
+  } as unknown as Procedure;
+  const pattern = patternFrom(procedure);
+  const home = cardsIn(LEARNT);
+  const answers = [1, 2, 3].map((way) => asked(pattern, [home[51], way], home));
+  expect(answers).toEqual([`Rank ${rankOf(home[51])}`, 'Thank them', 'Show the other hand']);
+});

@@ -52,8 +52,10 @@ const fitting = (
     visit: () => undefined,
     ended: (run, how) => {
       const given = (kept: string): boolean => valueOf(run, kept) !== UNSET;
-      // A world that ends before what was seen is none of those in which it is seen.
-      if (sights.some(({ field, kept }) => told[field.name] !== undefined && !given(kept))) return;
+      // A world that ends before what was seen is none of those in which it is seen; one may end on the way told.
+      const isSeen = ({ field, of, kept, isWay }: Sight): boolean =>
+        given(kept) || (isWay && valueOf(run, of) === told[field.name]);
+      if (sights.some((sight) => told[sight.field.name] !== undefined && !isSeen(sight))) return;
       const names = findings.flatMap(({ kept, terms }) => [kept, ...terms.map((term) => term.kept)]);
       const failure = how === 'failed' ? run.failures.at(-1) : undefined;
       worlds.push({

@@ -36,6 +36,8 @@ export interface Sight {
   /** What it is called in the procedure. */
   readonly of: string;
   readonly kept: string;
+  /** Whether it is one of several ways: those may end before what comes behind them keeps it. */
+  readonly isWay: boolean;
 }
 
 /** A procedure whose sights, workings and outs are kept under names of their own, so that a run of it tells them. */
@@ -129,7 +131,10 @@ export const watch = (procedure: Procedure, told: Values = {}): Watched => {
     const before = sights.filter(({ of }) => of === step.name).length;
     const label = titled(step.name) + (before === 0 ? '' : ` ${before + 1}`);
     const kind = kinds.get(step.name) ?? 'number';
-    sights.push({ field: fieldOf(step, name, label, kind, always), of: step.name, kept });
+    sights.push({
+      ...{ field: fieldOf(step, name, label, kind, always), of: step.name, kept },
+      isWay: step.do === 'choose one',
+    });
     const value = told[name];
     if (typeof value !== 'number') return [step, keep(kept, step.name)];
     // The two copies of a card look the same: either may have been seen.
