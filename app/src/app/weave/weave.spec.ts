@@ -379,6 +379,8 @@ describe('order to order', () => {
     await page.fixture.whenStable();
     expect(page.find('.words').textContent).toContain('One move, and no fewer');
     await pack.become(pack.now().slice(0, 51), 'one is gone');
+    // The orders come from storage, and an order that is not listed yet cannot be taken.
+    await until(() => [...to.options].some(({ value }) => value === 'sample-tidemark'));
     to.value = 'sample-tidemark';
     to.dispatchEvent(new Event('change'));
     await until(() => (TestBed.tick(), page.text().includes('is in one of the two orders only')));
