@@ -6,14 +6,15 @@ import { makeName } from '@enumeron/core/file/formats/name';
 import { distinctUntilChanged, from, map, Observable, switchMap } from 'rxjs';
 import { Scripts } from '../shared/scripts';
 import { Committed, Journal } from './journal';
-import { onlyPlace, placeOf } from './kind';
+import { Kind, onlyPlace, placeOf } from './kind';
 import { BESIDE } from './kinds/beside';
 import { ORDERS, OrderRow } from './kinds/orders';
 import { NamedPack, PACK } from './kinds/pack';
 import { newId } from './new-id';
 import { Reader } from './reader';
 import { Rows } from './rows';
-import { sameRow } from './action';
+import { sameRow, Write } from './action';
+import { carriedOn, changesOf } from './live-rows';
 import { Storage } from './storage';
 
 /** What stands in a list of orders: an order, or a stored row that is none and is left as it is. */
@@ -41,6 +42,46 @@ const sameMap = (a: ReadonlyMap<string, unknown>, b: ReadonlyMap<string, unknown
 
 const PACKS = [onlyPlace(PACK), onlyPlace(BESIDE)] as const;
 
+/** By how many orders there are more after these writes. */
+const growth = (writes: readonly Write[]): number =>
+  writes
+    .filter(({ place }) => place.kind === (ORDERS as Kind))
+    .reduce((sum, { before, after }) => sum + Number(after !== undefined) - Number(before !== undefined), 0);
+
+/**
+ * A part of the list after changes.
+ *
+ * @param changes orders by id; undefined is one that is taken away.
+ * @param added those that are new, in turn: they are the last of the list.
+ */
+const changed = (
+  listed: readonly Listed[],
+  changes: ReadonlyMap<string, OrderRow | undefined>,
+  added: readonly OrderRow[],
+  { start, end }: Range,
+): readonly Listed[] => {
+  const rows = listed.flatMap((each): Listed[] => {
+    if (!changes.has(each.id)) return [each];
+    const order = changes.get(each.id);
+    return order ? [{ id: each.id, order }] : [];
+  });
+  const ids = new Set(rows.map(({ id }) => id));
+  const more = added.filter(({ id }) => !ids.has(id)).map((order) => ({ id: order.id, order }));
+  return [...rows, ...more.slice(0, Math.max(0, end - start - rows.length))];
+};
+
+/** A part of the list after what has been stored since it was read. */
+const carry = (listed: readonly Listed[], writes: readonly Write[], range: Range): readonly Listed[] => {
+  const changes = changesOf(ORDERS, writes);
+  const added = writes.filter(({ before }) => before === undefined);
+  return changed(
+    listed,
+    changes,
+    [...changesOf(ORDERS, added).values()].filter((row) => row !== undefined),
+    range,
+  );
+};
+
 /** The orders that the user has, live, and what can be done with them. Every change can be undone. */
 @Injectable({ providedIn: 'root' })
 export class OrdersStore {
@@ -50,11 +91,17 @@ export class OrdersStore {
   private readonly journal = inject(Journal);
   private readonly scripts = inject(Scripts);
 
-  private readonly stored = toSignal(this.storage.live((db) => db.rows(ORDERS).orderBy('made').count()));
+  private readonly stored = toSignal(
+    carriedOn(
+      this.storage.live((db) => db.rows(ORDERS).orderBy('made').count()),
+      this.rows,
+      (count, writes) => count + growth(writes),
+    ),
+  );
   private readonly unstored = computed(() => this.rows.unstored(ORDERS), { equal: sameMap });
   /** Orders that show and are not stored yet; they are the newest. */
   private readonly added = computed(() =>
-    [...this.unstored().values()].filter((row) => row && !this.isStored(row.id)),
+    [...this.unstored().values()].filter((row) => row !== undefined).filter(({ id }) => !this.isStored(id)),
   );
 
   /** How many orders there are, damaged ones among them; undefined until storage has been read. */
@@ -83,24 +130,13 @@ export class OrdersStore {
     const stored = toSignal(
       toObservable(range).pipe(
         distinctUntilChanged((a, b) => a.start === b.start && a.end === b.end),
-        switchMap((wanted) => this.read(wanted)),
+        switchMap((wanted) =>
+          carriedOn(this.read(wanted), this.rows, (listed, writes) => carry(listed, writes, wanted)),
+        ),
       ),
       { initialValue: [] },
     );
-    return computed(() => {
-      const unstored = this.unstored();
-      const rows = stored().flatMap((each): Listed[] => {
-        if (!unstored.has(each.id)) return [each];
-        const order = unstored.get(each.id);
-        return order ? [{ id: each.id, order }] : [];
-      });
-      const room = range().end - range().start - rows.length;
-      const listed = new Set(rows.map(({ id }) => id));
-      const added = this.added().flatMap((order) =>
-        order && !listed.has(order.id) ? [{ id: order.id, order }] : [],
-      );
-      return [...rows, ...added.slice(0, Math.max(0, room))];
-    });
+    return computed(() => changed(stored(), this.unstored(), this.added(), range()));
   }
 
   /** The names of orders to choose from, by age; the newest of them where there are very many. */

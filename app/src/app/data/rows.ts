@@ -1,5 +1,5 @@
 import { computed, inject, Injectable, Signal, signal, untracked, WritableSignal } from '@angular/core';
-import { from, switchMap } from 'rxjs';
+import { from, Subject, switchMap } from 'rxjs';
 import { Action, orStandIn, sameRow, stepsOf, Write, writesOf } from './action';
 import { Damage } from './damage';
 import { idOf, Kind, onlyPlace, OnlyPlace, Place } from './kind';
@@ -28,6 +28,8 @@ export class Rows {
   private readonly followed = new Set<string>();
   private readonly live = new Map<string, Signal<unknown>>();
 
+  /** What has just been stored from here: lists carry it on until they have been read again. */
+  readonly settled = new Subject<readonly Write[]>();
   /** What was done and is not stored yet, oldest first. */
   readonly pending = signal<readonly Action[]>([]);
   /** What each of them changes. */
@@ -77,7 +79,9 @@ export class Rows {
 
   /** What has been stored: shown from now on without waiting for it to be read again. */
   settle(actions: readonly Action[], writes: readonly Write[]): void {
+    this.storage.noteWritten();
     for (const { place, after } of writes) this.stored.get(idOf(place))?.set({ read: true, row: after });
+    this.settled.next(writes);
     const done = new Set(actions);
     this.pending.update((pending) => pending.filter((each) => !done.has(each)));
   }

@@ -1,3 +1,4 @@
+import { signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import Dexie from 'dexie';
 import { cut } from '@enumeron/core/moves';
@@ -23,6 +24,8 @@ import { PACK, PackRow } from './kinds/pack';
 import { PROCEDURES } from './kinds/procedures';
 import { SENT } from './kinds/sent';
 import { DEFAULT_SETTINGS, SETTINGS } from './kinds/settings';
+import { WEAVE_ROWS } from './kinds/weave-rows';
+import { liveRows } from './live-rows';
 import { OrdersStore } from './orders.store';
 import { Reader } from './reader';
 import { sampleOrders } from './sample';
@@ -282,6 +285,78 @@ describe('a live row', () => {
     reading.mockRestore();
     await until(() => find.call(TestBed.inject(OrdersStore), tidemark.id) !== undefined);
     expect(TestBed.inject(Storage).unread()).toBe(false);
+  });
+});
+
+describe('what was done stays shown while it is stored and read again', () => {
+  /** Everything that was shown while something was done, and a while after, without repeats. */
+  const shownWhile = async <Value>(show: () => Value, act: () => Promise<unknown>): Promise<Value[]> => {
+    const values = [show()];
+    const over = signal(false);
+    void act().then(() => setTimeout(() => over.set(true), 60));
+    while (!over()) {
+      await new Promise((resolve) => setTimeout(resolve));
+      if (JSON.stringify(show()) !== JSON.stringify(values.at(-1))) values.push(show());
+    }
+    return values;
+  };
+
+  test('in a list of its kind', async () => {
+    const list = TestBed.runInInjectionContext(() => liveRows(WEAVE_ROWS));
+    await until(() => list() !== undefined);
+    const before = list()?.length ?? 0;
+    const journal = TestBed.inject(Journal);
+    const at = placeOf(WEAVE_ROWS, 'a');
+    const row = { id: 'a', name: 'A', row: [], at: 1 };
+    const show = (): unknown[] => [list()?.length, list()?.find(({ id }) => id === 'a')?.name];
+    expect(await shownWhile(show, () => journal.commit('keep', [at], () => [row]))).toEqual([
+      [before, undefined],
+      [before + 1, 'A'],
+    ]);
+    const rename = (name: string) => journal.commit('name', [at], ([kept]) => kept && [{ ...kept, name }]);
+    expect(await shownWhile(show, () => Promise.all(['B', 'C'].map(rename)))).toEqual([
+      [before + 1, 'A'],
+      [before + 1, 'C'],
+    ]);
+    expect(await shownWhile(show, () => journal.commit('remove', [at], () => [undefined]))).toEqual([
+      [before + 1, 'C'],
+      [before, undefined],
+    ]);
+  });
+
+  test('among the orders, and how many they are', async () => {
+    const store = TestBed.inject(OrdersStore);
+    const range = signal({ start: 0, end: 20 });
+    const page = TestBed.runInInjectionContext(() => store.page(range));
+    await until(() => page().length > 0);
+    const count = page().length;
+    const show = (): unknown[] => [store.count(), page().length, page().at(-1)?.id];
+    const last = page().at(-1)?.id;
+    let added = '';
+    const add = async (): Promise<void> => void (added = await store.add('New', tidemark.cards));
+    expect(await shownWhile(show, add)).toEqual([
+      [count, count, last],
+      [count + 1, count + 1, added],
+    ]);
+    const order = store.find(added) as OrderRow;
+    expect(await shownWhile(show, () => store.remove(order))).toEqual([
+      [count + 1, count + 1, added],
+      [count, count, last],
+    ]);
+  });
+
+  test('in a row that is changed again and again', async () => {
+    const pack = TestBed.inject(PackStore);
+    const cutOn = async (): Promise<void> => {
+      for (let each = 0; each < 12; each++) {
+        void pack.apply({ kind: 'cut', count: 1 });
+        await new Promise((resolve) => setTimeout(resolve, each));
+      }
+      await until(() => leftInFlight().length === 0);
+    };
+    const shown = await shownWhile(() => pack.offset(), cutOn);
+    expect(shown).toEqual([...shown].sort((a, b) => a - b));
+    expect(shown.at(-1)).toBe(12);
   });
 });
 

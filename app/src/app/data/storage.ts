@@ -48,6 +48,8 @@ export class Storage {
   readonly late = signal<Database | undefined>(undefined);
   /** How many readings failed and have not gone well since. */
   private readonly failing = signal(0);
+  /** How often something was stored from here: a reading that began before does not hold it. */
+  private written = 0;
   /** Whether something that is stored cannot be read just now. */
   readonly unread = computed(() => this.failing() > 0);
 
@@ -92,7 +94,15 @@ export class Storage {
     this.trouble.set(undefined);
   }
 
-  /** What a query reads, and reads again whenever that has changed; goes on after a reading that failed. */
+  /** Notes that something was stored from here, and shows. */
+  noteWritten(): void {
+    this.written++;
+  }
+
+  /**
+   * What a query reads, and reads again whenever that has changed; goes on after a reading that failed. It is never
+   * older than what has been stored from here.
+   */
   live<Result>(query: (db: Database) => Promise<Result>): Observable<Result> {
     return defer(() => {
       let failed = false;
@@ -102,12 +112,20 @@ export class Storage {
       };
       return defer(() => this.laidOut).pipe(
         switchMap(() => this.current),
-        switchMap((db) => db?.live(query) ?? []),
+        switchMap((db) => db?.live((each) => this.upToDate(() => query(each))) ?? []),
         tap({ next: () => note(false), error: () => note(true) }),
         retry({ delay: () => timer(AGAIN) }),
         finalize(() => note(false)),
       );
     });
+  }
+
+  private async upToDate<Result>(read: () => Promise<Result>): Promise<Result> {
+    for (;;) {
+      const before = this.written;
+      const result = await read();
+      if (this.written === before) return result;
+    }
   }
 
   /** A database in memory; a newer one is shown in it as far as it can be read. */
