@@ -4,7 +4,7 @@ import { provideRouter } from '@angular/router';
 import { Boot } from '../app/data/boot';
 import { Database } from '../app/data/database';
 import { leftInFlight } from '../app/data/in-flight';
-import { Journal } from '../app/data/journal';
+import { Journal, REST } from '../app/data/journal';
 import { Reader } from '../app/data/reader';
 import { ARRANGE } from '../app/arrange/room';
 import { ROOM_SAMPLES } from '../app/data/samples';
@@ -25,6 +25,7 @@ export const provideApp = (
 ): (Provider | EnvironmentProviders)[] => [
   provideRouter([]),
   { provide: ROOM_SAMPLES, useValue: [ARRANGE] },
+  { provide: REST, useValue: [0, 0] },
   { provide: RUN_JOB, useValue: runHere },
   {
     provide: MAKE_DATABASE,

@@ -1,6 +1,6 @@
-import { computed, inject, Injectable, Signal, signal } from '@angular/core';
+import { computed, inject, Injectable, InjectionToken, Signal, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { tap } from 'rxjs';
+import { debounceTime, firstValueFrom, fromEvent, merge, startWith, Subject, tap, timer } from 'rxjs';
 import { sayProblem } from '@enumeron/core/deck';
 import { afterPaint } from '../shared/after-paint';
 import { Notices } from '../shared/notices';
@@ -12,6 +12,15 @@ import { Reader } from './reader';
 import { Rows } from './rows';
 import { Storage } from './storage';
 import { goTo, newest, oldestUndone, Readers, Step, storeActions, Stored } from './stored-actions';
+
+/** How long the hand rests before what was told tap by tap is stored, and how long that waits at most, in milliseconds. */
+export const REST = new InjectionToken<readonly [rest: number, most: number]>('rest', {
+  providedIn: 'root',
+  factory: () => [400, 2000],
+});
+
+/** Whether an action may wait for storage until the hand rests. */
+const mayWait = ({ places }: Action): boolean => places.every(({ kind }) => kind.told);
 
 /** Whether an action is something that the user did: it can be undone, or what it changes belongs into a backup. */
 const isOfUser = ({ line, places }: Action): boolean =>
@@ -32,7 +41,11 @@ export class Journal implements Readers {
   private readonly rows = inject(Rows);
   readonly damage = inject(Damage);
   private readonly notices = inject(Notices);
+  private readonly rest = inject(REST);
   private running: Promise<void> | undefined;
+  /** Something more was begun; and what waits for the hand to rest shall wait no longer. */
+  private readonly begun = new Subject<void>();
+  private readonly hurried = new Subject<void>();
   private readonly waiting = new Map<Action, (committed: Committed) => void>();
   /** Actions that were taken back before they could be stored, the newest last. */
   private readonly takenBack = signal<readonly Action[]>([]);
@@ -102,7 +115,7 @@ export class Journal implements Readers {
     places: readonly Place[],
     change: (rows: readonly unknown[]) => readonly unknown[],
   ): Promise<void> {
-    await this.run();
+    await this.hurry();
     if (this.rows.pending().length > 0) throw new Error('what was done before is not stored yet');
     const action: Action = { label, line: lineOf(places), places, change };
     const stored = await this.write([action]);
@@ -112,7 +125,7 @@ export class Journal implements Readers {
 
   /** Tries again to store what is held. Gives whether all of it is stored. */
   async tryAgain(): Promise<boolean> {
-    await this.run();
+    await this.hurry();
     return this.rows.pending().length === 0;
   }
 
@@ -145,7 +158,7 @@ export class Journal implements Readers {
 
   /** Takes the newest action of a line back; one that is not stored yet just goes. */
   async undo(line: Line, overwrite = false): Promise<Step> {
-    await this.running;
+    if (this.running) await this.hurry();
     const last = this.rows
       .pending()
       .filter((action) => action.line === line)
@@ -158,7 +171,7 @@ export class Journal implements Readers {
 
   /** Does the last undone action of a line again. */
   async redo(line: Line, overwrite = false): Promise<Step> {
-    await this.running;
+    if (this.running) await this.hurry();
     const last = this.takenBack().at(-1);
     if (!last) return this.step(line, 'after', overwrite);
     this.takenBack.update((actions) => actions.slice(0, -1));
@@ -181,7 +194,8 @@ export class Journal implements Readers {
     this.keep();
     return new Promise((resolve) => {
       this.waiting.set(action, resolve);
-      void this.run();
+      this.begun.next();
+      void (mayWait(action) ? this.run() : this.hurry());
     });
   }
 
@@ -191,9 +205,30 @@ export class Journal implements Readers {
     return this.running;
   }
 
+  /** Stores what is pending now, whether or not the hand rests. */
+  private hurry(): Promise<void> {
+    const stored = this.run();
+    this.hurried.next();
+    return stored;
+  }
+
+  /** Resolves when the hand rests, at once where something does not wait for that. */
+  private async rested(): Promise<void> {
+    if (document.hidden || !this.rows.pending().every(mayWait)) return;
+    const [rest, most] = this.rest;
+    await firstValueFrom(
+      merge(
+        this.begun.pipe(startWith(undefined), debounceTime(rest)),
+        timer(most),
+        this.hurried,
+        fromEvent(document, 'visibilitychange'),
+      ),
+    );
+  }
+
   private async drain(): Promise<void> {
     // Not before `running` is set; and what was done shows first.
-    await afterPaint();
+    await Promise.all([afterPaint(), this.rested()]);
     let stuck = false;
     for (;;) {
       const actions = this.rows.pending();

@@ -24,6 +24,8 @@ export interface Kind<Row = unknown> {
   readonly inBackup: boolean;
   /** Set where rows are written one after the other and not shown by themselves: they are not followed. */
   readonly appended?: true;
+  /** Set where a change may wait for storage until the hand rests: what is told a tap at a time. */
+  readonly told?: true;
   /** The most rows in a backup that is read. */
   readonly most: number;
   /** What a row must be, whether it was stored or stands in a file. Joi is handed in, since it is loaded late. */

@@ -7,13 +7,14 @@ import { freshApp, newDatabase, provideApp, until } from '../../testing/fresh';
 import { redone, undone } from '../../testing/undo';
 import { FactsStore } from '../pack/facts.store';
 import { PackStore } from '../pack/pack.store';
+import { WantedStore } from '../pack/wanted.store';
 import { BackupService } from './backup';
 import { Boot } from './boot';
 import { Damage } from './damage';
 import { Database } from './database';
 import { Drafts } from './drafts';
 import { keepInFlight, leftInFlight } from './in-flight';
-import { Journal } from './journal';
+import { Journal, REST } from './journal';
 import { onlyPlace, placeOf } from './kind';
 import { KINDS } from './kinds';
 import { DAMAGED } from './kinds/damaged';
@@ -24,6 +25,7 @@ import { PACK, PackRow } from './kinds/pack';
 import { PROCEDURES } from './kinds/procedures';
 import { SENT } from './kinds/sent';
 import { DEFAULT_SETTINGS, SETTINGS } from './kinds/settings';
+import { WANTED } from './kinds/wanted';
 import { WEAVE_ROWS } from './kinds/weave-rows';
 import { liveRows } from './live-rows';
 import { OrdersStore } from './orders.store';
@@ -355,8 +357,56 @@ describe('what was done stays shown while it is stored and read again', () => {
       await until(() => leftInFlight().length === 0);
     };
     const shown = await shownWhile(() => pack.offset(), cutOn);
-    expect(shown).toEqual([...shown].sort((a, b) => a - b));
+    expect(shown).toEqual([...shown].sort((a = 0, b = 0) => a - b));
     expect(shown.at(-1)).toBe(12);
+  });
+});
+
+describe('what is told tap by tap', () => {
+  const restful = async (rest: number, most: number): Promise<WantedStore> => {
+    TestBed.resetTestingModule();
+    db = await freshApp([{ provide: REST, useValue: [rest, most] }]);
+    return TestBed.inject(WantedStore);
+  };
+  const stored = async (): Promise<unknown> => (await db.rows(WANTED).get('wanted'))?.number;
+  const pass = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
+
+  test('shows at once, and is stored together when the hand rests', async () => {
+    const wanted = await restful(150, 60_000);
+    const writing = jest.spyOn(db.table(WANTED.table), 'bulkPut');
+    const told = [5, 6, 7].map(async (number) => {
+      await pass(number * 10);
+      return wanted.want({ number });
+    });
+    await until(() => wanted.number() === 7);
+    expect(writing).not.toHaveBeenCalled();
+    // Should the tab be left meanwhile, it is written when it opens again.
+    expect(leftInFlight()).toHaveLength(3);
+    await Promise.all(told);
+    expect(writing).toHaveBeenCalledTimes(1);
+    expect(await stored()).toBe(7);
+  });
+
+  test('does not wait for ever while the hand does not rest', async () => {
+    const wanted = await restful(10_000, 100);
+    await wanted.want({ number: 8 });
+    expect(await stored()).toBe(8);
+  });
+
+  test('is stored at once before undo, with what does not wait, and when the page is left', async () => {
+    const wanted = await restful(60_000, 60_000);
+    void wanted.want({ number: 5 });
+    expect(await undone()).toBe('want a card at 5');
+    expect(await stored()).toBeUndefined();
+    await until(() => wanted.number() === undefined);
+    void wanted.want({ number: 6 });
+    await TestBed.inject(PackStore).apply({ kind: 'cut', count: 4 });
+    expect(await stored()).toBe(6);
+    const leaving = wanted.want({ number: 7 });
+    await pass(150);
+    document.dispatchEvent(new Event('visibilitychange'));
+    await leaving;
+    expect(await stored()).toBe(7);
   });
 });
 

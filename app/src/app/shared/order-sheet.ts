@@ -19,9 +19,9 @@ export interface SheetCell {
       <li class="cell" [class.odd]="cell.odd">
         @if (cell.card !== undefined) {
           @let face = faceOf(cell.card);
-          <span class="card suit-{{ face.suit }}" aria-hidden="true"
+          <span class="card suit-{{ face.suit }}" role="img" [attr.aria-label]="speakCard(cell.card)"
             >{{ face.rank }}<br />{{ face.symbol }}</span
-          ><span class="spoken">{{ speakCard(cell.card) }}</span>
+          >
         } @else {
           <span class="text">{{ cell.text }}</span>
         }

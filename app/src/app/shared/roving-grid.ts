@@ -9,10 +9,7 @@ const STEPS: Readonly<Record<string, (columns: number) => number>> = {
 };
 
 /** One tab stop for all buttons or links inside; the arrow keys, Home and End go from one to the next. */
-@Directive({
-  selector: '[enRovingGrid]',
-  host: { '(keydown)': 'move($event)', '(focusin)': 'stopAt($event.target)' },
-})
+@Directive({ selector: '[enRovingGrid]' })
 export class RovingGrid {
   /** How many buttons stand in a row. */
   readonly columns = input.required<number>({ alias: 'enRovingGrid' });
@@ -25,6 +22,9 @@ export class RovingGrid {
       this.settle();
       changed.observe(this.host, { childList: true, subtree: true, attributeFilter: ['disabled'] });
     });
+    // Angular need not know: a listener of its own would have it look at every cell again.
+    this.host.addEventListener('keydown', (event) => this.move(event));
+    this.host.addEventListener('focusin', ({ target }) => this.stopAt(target));
     inject(DestroyRef).onDestroy(() => changed.disconnect());
   }
 
@@ -38,7 +38,7 @@ export class RovingGrid {
     }
   }
 
-  protected move(event: KeyboardEvent): void {
+  private move(event: KeyboardEvent): void {
     const buttons = this.buttons();
     const from = buttons.indexOf(event.target as HTMLElement);
     if (from < 0 || event.ctrlKey || event.metaKey || event.altKey) return;
@@ -56,7 +56,7 @@ export class RovingGrid {
     buttons[to].focus();
   }
 
-  protected stopAt(target: EventTarget | null): void {
+  private stopAt(target: EventTarget | null): void {
     const button = this.buttons().find((candidate) => candidate === target);
     if (!button) return;
     if (this.stop) this.stop.tabIndex = -1;

@@ -19,6 +19,7 @@ export const LATELY = single<LatelyRow>({
   standIn: { id: 'lately', ways: [], greeting: 'new' },
   words: ['note of what was used lately', 'notes of what was used lately'],
   line: undefined,
+  told: true,
   inBackup: false,
   glance: (row) => {
     const { ways, greeting } = (row ?? {}) as LatelyRow;

@@ -16,6 +16,7 @@ export const PATTERNS_TOLD = single<PatternsRow>({
   standIn: { id: 'patterns', values: {} },
   words: ['list of patterns’ fields', 'lists of patterns’ fields'],
   line: 'table',
+  told: true,
   inBackup: true,
   schema: (joi) => {
     const whole = joi.number().integer();

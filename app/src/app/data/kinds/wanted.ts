@@ -15,6 +15,7 @@ export const WANTED = single<WantedRow>({
   standIn: { id: 'wanted' },
   words: ['wanted card', 'wanted cards'],
   line: 'table',
+  told: true,
   inBackup: true,
   schema: (joi, { card }) =>
     joi.object({

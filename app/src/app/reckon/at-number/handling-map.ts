@@ -117,7 +117,7 @@ export class HandlingMap {
   /** Takes the pair into Reckon. */
   protected async reckon(): Promise<void> {
     const { place, number } = this.cursor();
-    await this.wanted.want({ card: this.pack.now()[place - 1], number });
+    void this.wanted.want({ card: this.pack.now()[place - 1], number });
     await this.router.navigate(['/reckon']);
   }
 }
