@@ -9,7 +9,7 @@ import {
 } from '@angular/core';
 import { Scripts } from '../shared/scripts';
 import type { Database } from './database';
-import { LeftAction, leftInFlight } from './in-flight';
+import { leftInFlight } from './in-flight';
 import { Journal } from './journal';
 import { PACK } from './kinds/pack';
 import { roomsSeeded, SEEDED, SeededRow } from './kinds/seeded';
@@ -32,8 +32,6 @@ export class Boot {
   private readonly rooms = inject(ROOM_SAMPLES);
   /** Whether nothing is stored here yet, as far as that can be told at once. */
   firstVisit = false;
-  /** What this tab had not stored when it was left, read before anything is done. */
-  private left: readonly LeftAction[] = [];
 
   constructor() {
     // Storage that answers before anything was done is simply used.
@@ -47,7 +45,8 @@ export class Boot {
    * On a later one it waits for the rows that it shows, and for no more.
    */
   async run(): Promise<void> {
-    this.left = leftInFlight();
+    // Before anything is done, which would be kept in its place.
+    this.journal.takeOver(leftInFlight());
     this.firstVisit = !visitedBefore();
     if (!this.firstVisit) await this.open();
     else void painted(this.injector).then(() => this.open());
@@ -79,7 +78,7 @@ export class Boot {
   private async afterwards(): Promise<void> {
     await this.reader.ready().catch(() => undefined);
     if (this.isGone()) return;
-    await this.journal.finish(this.left);
+    await this.journal.finish();
     await askToPersist();
     if (this.isGone()) return;
     const { BackupsStore } = await this.scripts.load(() => import('./backups.store'));

@@ -32,8 +32,8 @@ export const leftAction = (
 });
 
 /**
- * Actions that show already but are not in the database yet, in the tab's own session storage, which is written
- * at once: a tab that is closed or reloaded within those milliseconds writes them when it opens again.
+ * Actions that show already but are not in the database yet, or in one in memory alone, in the tab's own session
+ * storage, which is written at once: a tab that is closed or reloaded meanwhile writes them when it opens again.
  */
 export const keepInFlight = (actions: readonly LeftAction[]): void => {
   try {

@@ -4,8 +4,9 @@ import { debounceTime, firstValueFrom, fromEvent, merge, startWith, Subject, tap
 import { sayProblem } from '@enumeron/core/deck';
 import { afterPaint } from '../shared/after-paint';
 import { Notices } from '../shared/notices';
-import { Action, lineOf, Made, orStandIn, RowsAt, sameRow } from './action';
+import { Action, lineOf, Made, orStandIn, RowsAt, sameRow, Write } from './action';
 import { Damage } from './damage';
+import type { Database } from './database';
 import { keepInFlight, leftAction, LeftAction } from './in-flight';
 import { Line, Place, placeOf } from './kind';
 import { Reader } from './reader';
@@ -25,6 +26,12 @@ const mayWait = ({ places }: Action): boolean => places.every(({ kind }) => kind
 /** Whether an action is something that the user did: it can be undone, or what it changes belongs into a backup. */
 const isOfUser = ({ line, places }: Action): boolean =>
   line !== undefined || places.some(({ kind }) => kind.inBackup);
+
+/** An action that is in memory alone, and as it is kept for a reload of the page. */
+interface Unkept {
+  readonly action: Action;
+  readonly left: LeftAction;
+}
 
 /** What became of an action: it is stored; it shows and is not stored; or there was nothing to do. */
 export type Committed = 'stored' | 'held' | 'nothing';
@@ -50,10 +57,12 @@ export class Journal implements Readers {
   /** Actions that were taken back before they could be stored, the newest last. */
   private readonly takenBack = signal<readonly Action[]>([]);
   /** What was done while nothing was kept, for storage that answers late; and what of it was undone, newest last. */
-  private readonly unkept = signal<readonly Action[]>([]);
-  private readonly unkeptUndone = signal<readonly Action[]>([]);
+  private readonly unkept = signal<readonly Unkept[]>([]);
+  private readonly unkeptUndone = signal<readonly Unkept[]>([]);
   /** Actions that the tab had left, as they were kept then: their rows may not have been read yet. */
   private readonly left = new Map<Action, LeftAction>();
+  /** What was taken over from before the tab was left, and is not begun yet. */
+  private unfinished: readonly LeftAction[] = [];
   private readonly failure = signal<unknown>(undefined);
 
   /** What was stored last, until the journal has been read again: what undo says is the same all the while. */
@@ -129,16 +138,22 @@ export class Journal implements Readers {
     return this.rows.pending().length === 0;
   }
 
-  /** Does what a tab showed and could not store before it was left, where the rows are as they were. */
-  async finish(left: readonly LeftAction[]): Promise<void> {
-    // All at once, so that all of them are kept again until each is stored.
-    await Promise.all(left.map((each) => this.finishOne(each)));
+  /** Takes over what a tab showed and could not store before it was left: it is kept until `finish` has done it. */
+  takeOver(left: readonly LeftAction[]): void {
+    this.unfinished = left;
+  }
+
+  /** Does what was taken over, where the rows are as they were. */
+  async finish(): Promise<void> {
+    const db = await this.storage.db();
+    const left = this.unfinished;
+    this.unfinished = [];
+    await Promise.all(left.map((each) => this.finishOne(db, each)));
     this.keep();
   }
 
-  private async finishOne(left: LeftAction): Promise<void> {
+  private async finishOne(db: Database, left: LeftAction): Promise<void> {
     const { label, about, writes } = left;
-    const db = await this.storage.db();
     const kinds = writes.map(({ kind }) => db.kindNamed(kind));
     if (!kinds.every((kind) => kind !== undefined)) return;
     const places = writes.map(({ key }, index) => placeOf(kinds[index], key));
@@ -181,10 +196,10 @@ export class Journal implements Readers {
 
   /** Takes what was done in memory into the browser's database, which has answered late. */
   async keepLate(): Promise<void> {
-    const actions = this.unkept();
+    const unkept = this.unkept();
     this.unkept.set([]);
     this.storage.useLate();
-    for (const action of actions) await this.begin(action);
+    await Promise.all(unkept.map(({ action }) => this.begin(action)));
   }
 
   private begin(action: Action): Promise<Committed> {
@@ -265,13 +280,13 @@ export class Journal implements Readers {
       stored.map(({ action }) => action),
       stored.flatMap((each) => ('writes' in each ? each.writes : [])),
     );
-    this.keep();
     for (const each of stored) {
       const { action } = each;
       if ('problem' in each) void this.notices.stay(`Not done: ${action.label}. ${sayProblem(each.problem)}`);
-      else if (this.storage.trouble() !== undefined && isOfUser(action)) this.noteUnkept(action);
+      else if (this.storage.trouble() !== undefined && isOfUser(action)) this.noteUnkept(action, each.writes);
       this.answer(action, 'writes' in each && each.writes.length > 0 ? 'stored' : 'nothing');
     }
+    this.keep();
   }
 
   private async write(actions: readonly Action[]): Promise<readonly Stored[]> {
@@ -280,8 +295,9 @@ export class Journal implements Readers {
     return storeActions(db, actions, this, Date.now());
   }
 
-  private noteUnkept(action: Action): void {
-    this.unkept.update((actions) => [...actions, action]);
+  private noteUnkept(action: Action, writes: readonly Write[]): void {
+    const left = leftAction(action.label, action.about, writes);
+    this.unkept.update((actions) => [...actions, { action, left }]);
     this.unkeptUndone.set([]);
   }
 
@@ -289,11 +305,12 @@ export class Journal implements Readers {
     const [from, into] =
       to === 'before' ? [this.unkept, this.unkeptUndone] : [this.unkeptUndone, this.unkept];
     const last = from()
-      .filter(({ line }) => line !== undefined)
+      .filter(({ action }) => action.line !== undefined)
       .at(-1);
     if (!last) return;
     from.update((actions) => actions.filter((each) => each !== last));
     into.update((actions) => [...actions, last]);
+    this.keep();
   }
 
   private drop(action: Action, committed: Committed): void {
@@ -311,12 +328,12 @@ export class Journal implements Readers {
 
   private keep(): void {
     const steps = this.rows.steps();
-    keepInFlight(
-      this.rows
-        .pending()
-        .map((action, index) => this.left.get(action) ?? leftAction(action.label, action.about, steps[index]))
-        .filter(({ writes }) => writes.length > 0),
-    );
+    const pending = this.rows
+      .pending()
+      .map((action, index) => this.left.get(action) ?? leftAction(action.label, action.about, steps[index]));
+    // What an older version made is nothing for the data of a newer one.
+    const unkept = this.storage.trouble() === 'newer' ? [] : this.unkept().map(({ left }) => left);
+    keepInFlight([...this.unfinished, ...unkept, ...pending].filter(({ writes }) => writes.length > 0));
   }
 
   private async step(line: Line, to: 'before' | 'after', overwrite: boolean): Promise<Step> {

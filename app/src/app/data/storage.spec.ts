@@ -28,11 +28,12 @@ import { DEFAULT_SETTINGS, SETTINGS } from './kinds/settings';
 import { WANTED } from './kinds/wanted';
 import { WEAVE_ROWS } from './kinds/weave-rows';
 import { liveRows } from './live-rows';
+import { LatelyStore } from './lately.store';
 import { OrdersStore } from './orders.store';
 import { Reader } from './reader';
 import { sampleOrders } from './sample';
 import { SettingsStore } from './settings.store';
-import { PATIENCE, Storage } from './storage';
+import { MAKE_DATABASE, PATIENCE, Storage } from './storage';
 
 const [tidemark] = sampleOrders();
 let db: Database;
@@ -117,6 +118,8 @@ describe('the first visit', () => {
 });
 
 describe('storage in trouble', () => {
+  afterEach(() => keepInFlight([]));
+
   test.each([
     ['refuses to open', () => Promise.reject(new DOMException('denied', 'SecurityError')), 'refused'],
     ['does not answer', () => new Promise(() => undefined), 'silent'],
@@ -137,6 +140,28 @@ describe('storage in trouble', () => {
     expect(await undone()).toBe('new order Harbour');
     expect(await undone()).toBe('cut 7 cards from the top to the bottom');
     await until(() => pack.offset() === 0);
+  });
+
+  test('what was done in memory is there after a reload, but for what was undone', async () => {
+    const refuse = (): Promise<never> => Promise.reject(new DOMException('no', 'SecurityError'));
+    for (const [before, after] of [
+      [0, 3],
+      [3, 7],
+    ]) {
+      jest.spyOn(db, 'open').mockImplementation(refuse as never);
+      await visit(db);
+      const pack = TestBed.inject(PackStore);
+      await until(() => pack.offset() === before);
+      await pack.apply({ kind: 'cut', count: after - before });
+      await pack.apply({ kind: 'cut', count: 9 });
+      await undone();
+      await until(() => pack.offset() === after);
+    }
+    // The browser's storage can be had again.
+    jest.restoreAllMocks();
+    await visit(db);
+    await until(() => leftInFlight().length === 0);
+    expect((await packRow()).now).toEqual(cut(tidemark.cards, 7));
   });
 
   test('that answers late is offered what was done meanwhile', async () => {
@@ -161,11 +186,13 @@ describe('storage in trouble', () => {
 
   test('that answers late before anything was done is simply used', async () => {
     await rename('Ebb');
-    const answered = new Promise((resolve) => setTimeout(() => resolve(db), 80));
+    let answer: () => void = () => undefined;
+    const answered = new Promise<Database>((resolve) => (answer = () => resolve(db)));
     jest.spyOn(db, 'open').mockImplementation((() => answered) as never);
     await visit(db, 20);
     const storage = TestBed.inject(Storage);
     expect(storage.trouble()).toBe('silent');
+    answer();
     await until(() => (TestBed.tick(), storage.trouble() === undefined));
     expect(await undone()).toBe('name Ebb');
   });
@@ -241,6 +268,23 @@ describe('an action on its way when the tab is left', () => {
     ]);
     await written;
     expect(leftInFlight()).toEqual([]);
+  });
+
+  test('is kept when something else is done and the tab is left again before it could be written', async () => {
+    left(turned(0), turned(3));
+    TestBed.resetTestingModule();
+    TestBed.configureTestingModule({
+      providers: [
+        ...provideApp(db),
+        { provide: MAKE_DATABASE, useValue: () => new Promise<never>(() => undefined) },
+      ],
+    });
+    void TestBed.inject(Boot).run();
+    TestBed.inject(LatelyStore).use('elsewhere');
+    expect(leftInFlight()).toHaveLength(2);
+    await visit(db);
+    await settled();
+    expect((await packRow()).now).toEqual(cut(tidemark.cards, 3));
   });
 
   test('does not overwrite what another tab did since, and is passed over when it is no row', async () => {

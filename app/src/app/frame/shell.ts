@@ -26,6 +26,7 @@ import { Notices } from '../shared/notices';
 import { Scripts } from '../shared/scripts';
 import { Intent } from './ask/reply';
 import { AskLine } from './ask/ask-line';
+import { LackingSign } from './lacking-sign';
 import { Rail } from './rail/rail';
 import { addressOf, FIRST_ROOM, lineAt, roomAt, ROOMS } from '../rooms';
 import { Signs } from './signs';
@@ -38,7 +39,18 @@ import { MissingPart } from '../shared/missing-part';
 /** The frame about every room: ask line, rail, rooms, undo and redo. */
 @Component({
   selector: 'en-root',
-  imports: [MissingPart, AskLine, Rail, Tools, RouterLink, RouterLinkActive, RouterOutlet, Signs, Welcome],
+  imports: [
+    MissingPart,
+    AskLine,
+    LackingSign,
+    Rail,
+    Tools,
+    RouterLink,
+    RouterLinkActive,
+    RouterOutlet,
+    Signs,
+    Welcome,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './shell.html',
   styleUrl: './shell.scss',

@@ -6,7 +6,6 @@ import { Damage } from '../data/damage';
 import { Drafts } from '../data/drafts';
 import { Journal } from '../data/journal';
 import { Storage, Trouble } from '../data/storage';
-import { Scripts } from '../shared/scripts';
 
 const TROUBLE: Readonly<Record<Trouble, string>> = {
   refused:
@@ -20,7 +19,7 @@ const TROUBLE: Readonly<Record<Trouble, string>> = {
     'get the newer one.',
 };
 
-/** What stands in every room while something is wrong: what it is, and what to do about it. */
+/** What stands in every room while something is wrong with what is stored: what it is, and what to do about it. */
 @Component({
   selector: 'en-signs',
   imports: [MatButton, RouterLink],
@@ -31,7 +30,6 @@ const TROUBLE: Readonly<Record<Trouble, string>> = {
 export class Signs {
   private readonly storage = inject(Storage);
   private readonly boot = inject(Boot);
-  protected readonly scripts = inject(Scripts);
   protected readonly journal = inject(Journal);
   protected readonly drafts = inject(Drafts);
   private readonly damage = inject(Damage);

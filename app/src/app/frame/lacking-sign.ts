@@ -1,0 +1,22 @@
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { Scripts } from '../shared/scripts';
+
+/** What stands in every room while a script is lacking. It comes with the frame, as it is wanted when nothing else came. */
+@Component({
+  selector: 'en-lacking-sign',
+  imports: [MatButton],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `@if (scripts.lacks()) {
+    <div class="sign" role="alert">
+      <p>
+        A part of Enumeron could not be loaded. What you did is kept. Check the connection, then try again.
+      </p>
+      <button mat-stroked-button type="button" (click)="scripts.reload()">Try again</button>
+    </div>
+  }`,
+  styleUrl: '../shared/sign.scss',
+})
+export class LackingSign {
+  protected readonly scripts = inject(Scripts);
+}
