@@ -60,7 +60,7 @@ const manyOrders = (page: Page): Promise<void> =>
 test('each script and worker may be refused once: the place is reached, and what was done is kept', async ({
   page,
 }) => {
-  test.setTimeout(240_000);
+  test.setTimeout(480_000);
   page.setDefaultTimeout(10_000);
   const refused = new Set<string>();
   await refuseOnce(page, refused);

@@ -135,6 +135,7 @@ export class Boot {
       await Promise.all([...tables].map((table) => db.table(table).clear()));
       await layOut(db, samples, this.paths());
     });
+    this.journal.forgetLeft();
   }
 }
 

@@ -143,6 +143,14 @@ export class Journal implements Readers {
     this.unfinished = left;
   }
 
+  /** Forgets what is kept for a reload: everything has been erased. */
+  forgetLeft(): void {
+    this.unfinished = [];
+    this.unkept.set([]);
+    this.unkeptUndone.set([]);
+    this.keep();
+  }
+
   /** Does what was taken over, where the rows are as they were. */
   async finish(): Promise<void> {
     const db = await this.storage.db();

@@ -73,13 +73,10 @@ const changed = (
 /** A part of the list after what has been stored since it was read. */
 const carry = (listed: readonly Listed[], writes: readonly Write[], range: Range): readonly Listed[] => {
   const changes = changesOf(ORDERS, writes);
-  const added = writes.filter(({ before }) => before === undefined);
-  return changed(
-    listed,
-    changes,
-    [...changesOf(ORDERS, added).values()].filter((row) => row !== undefined),
-    range,
-  );
+  const news = new Set(writes.filter(({ before }) => before === undefined).map(({ place }) => place.key));
+  // As they are after all of the writes: one may have been changed, or taken away, at once after it came.
+  const added = [...changes.values()].filter((row) => row !== undefined).filter(({ id }) => news.has(id));
+  return changed(listed, changes, added, range);
 };
 
 /** The orders that the user has, live, and what can be done with them. Every change can be undone. */

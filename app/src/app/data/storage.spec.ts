@@ -157,11 +157,23 @@ describe('storage in trouble', () => {
       await undone();
       await until(() => pack.offset() === after);
     }
+    expect(leftInFlight()).not.toEqual([]);
     // The browser's storage can be had again.
     jest.restoreAllMocks();
     await visit(db);
     await until(() => leftInFlight().length === 0);
     expect((await packRow()).now).toEqual(cut(tidemark.cards, 7));
+  });
+
+  test('in memory: what is erased does not come back with a reload', async () => {
+    jest
+      .spyOn(db, 'open')
+      .mockImplementation((() => Promise.reject(new DOMException('no', 'SecurityError'))) as never);
+    await visit(db);
+    await TestBed.inject(PackStore).apply({ kind: 'cut', count: 3 });
+    expect(leftInFlight()).toHaveLength(1);
+    await TestBed.inject(Boot).eraseAll(true);
+    expect(leftInFlight()).toEqual([]);
   });
 
   test('that answers late is offered what was done meanwhile', async () => {
@@ -385,6 +397,15 @@ describe('what was done stays shown while it is stored and read again', () => {
       [count + 1, count + 1, added],
     ]);
     const order = store.find(added) as OrderRow;
+    const names = (): unknown => page().map((each) => ('order' in each ? each.order.name : ''));
+    const before = names() as string[];
+    let newest = '';
+    const both = async (): Promise<void> => {
+      const [newer] = await Promise.all([store.add('Newer', tidemark.cards), store.rename(order, 'Old')]);
+      newest = newer;
+    };
+    expect((await shownWhile(names, both)).slice(1)).toEqual([[...before.slice(0, -1), 'Old', 'Newer']]);
+    await store.remove(store.find(newest) as OrderRow);
     expect(await shownWhile(show, () => store.remove(order))).toEqual([
       [count + 1, count + 1, added],
       [count, count, last],
