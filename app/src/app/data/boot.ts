@@ -1,15 +1,19 @@
 import {
   afterNextRender,
   ApplicationRef,
+  DestroyRef,
   effect,
   inject,
   Injectable,
   Injector,
   untracked,
 } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { filter, fromEvent } from 'rxjs';
 import { Scripts } from '../shared/scripts';
 import type { Database } from './database';
-import { leftInFlight } from './in-flight';
+import { LeftAction, leftInFlight, PASSED, takePassedOn } from './in-flight';
+import { sameRow } from './action';
 import { Journal } from './journal';
 import { PACK } from './kinds/pack';
 import { roomsSeeded, SEEDED, SeededRow } from './kinds/seeded';
@@ -18,6 +22,12 @@ import { Reader } from './reader';
 import { Rows } from './rows';
 import { ROOM_SAMPLES, RoomSamples, Samples } from './samples';
 import { Storage } from './storage';
+
+/** What this tab had not stored when it was left, and what closed ones had not; a reload leaves it in both places. */
+const leftBefore = (): readonly LeftAction[] => {
+  const own = leftInFlight();
+  return [...takePassedOn().filter((passed) => !own.some((each) => sameRow(each, passed))), ...own];
+};
 
 /** What must be read before the first screen: the demo data on the first visit, then the state. */
 @Injectable({ providedIn: 'root' })
@@ -29,6 +39,7 @@ export class Boot {
   private readonly scripts = inject(Scripts);
   private readonly injector = inject(Injector);
   private readonly app = inject(ApplicationRef);
+  private readonly destroyed = inject(DestroyRef);
   private readonly rooms = inject(ROOM_SAMPLES);
   /** Whether nothing is stored here yet, as far as that can be told at once. */
   firstVisit = false;
@@ -46,7 +57,7 @@ export class Boot {
    */
   async run(): Promise<void> {
     // Before anything is done, which would be kept in its place.
-    this.journal.takeOver(leftInFlight());
+    this.journal.takeOver(leftBefore());
     this.firstVisit = !visitedBefore();
     if (!this.firstVisit) await this.open();
     else void painted(this.injector).then(() => this.open());
@@ -79,10 +90,21 @@ export class Boot {
     await this.reader.ready().catch(() => undefined);
     if (this.isGone()) return;
     await this.journal.finish();
+    if (this.isGone()) return;
+    this.finishForOthers();
     await askToPersist();
     if (this.isGone()) return;
     const { BackupsStore } = await this.scripts.load(() => import('./backups.store'));
     await this.injector.get(BackupsStore).takeWeekly(new Date());
+  }
+
+  /** Does what other tabs hand on when they are closed. */
+  private finishForOthers(): void {
+    const handedOn = fromEvent<StorageEvent>(window, 'storage').pipe(filter(({ key }) => key === PASSED));
+    handedOn.pipe(takeUntilDestroyed(this.destroyed)).subscribe(() => {
+      this.journal.takeOver(takePassedOn());
+      this.journal.finish().catch((error: unknown) => console.warn(error));
+    });
   }
 
   /** Takes the browser's database, which answered late, into use, and what was done meanwhile into it. */

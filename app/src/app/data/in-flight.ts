@@ -46,9 +46,32 @@ export const keepInFlight = (actions: readonly LeftAction[]): void => {
 };
 
 /** What was in flight when this tab was last left, as far as it is of the right shape. */
-export const leftInFlight = (): readonly LeftAction[] => {
+export const leftInFlight = (): readonly LeftAction[] => readLeft(() => sessionStorage.getItem(KEY));
+
+/** Where what closed tabs had not stored lies in local storage. */
+export const PASSED = 'enumeron-passed-on';
+
+/** Hands on what is not stored yet while the tab is closed: another one that is open does it, or the next that opens. */
+export const passOn = (actions: readonly LeftAction[]): void => {
+  if (actions.length === 0) return;
   try {
-    const left: unknown = JSON.parse(sessionStorage.getItem(KEY) ?? '[]');
+    const text = JSON.stringify([...readLeft(() => localStorage.getItem(PASSED)), ...actions]);
+    if (text.length <= LIMIT) localStorage.setItem(PASSED, text);
+  } catch {
+    // As above.
+  }
+};
+
+/** What closed tabs handed on; whoever takes it has it alone. */
+export const takePassedOn = (): readonly LeftAction[] => {
+  const passed = readLeft(() => localStorage.getItem(PASSED));
+  if (passed.length > 0) localStorage.removeItem(PASSED);
+  return passed;
+};
+
+const readLeft = (text: () => string | null): readonly LeftAction[] => {
+  try {
+    const left: unknown = JSON.parse(text() ?? '[]');
     return Array.isArray(left) ? left.filter(isLeftAction) : [];
   } catch {
     return [];

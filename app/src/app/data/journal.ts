@@ -1,13 +1,13 @@
 import { computed, inject, Injectable, InjectionToken, Signal, signal } from '@angular/core';
-import { toSignal } from '@angular/core/rxjs-interop';
-import { debounceTime, firstValueFrom, fromEvent, merge, startWith, Subject, tap, timer } from 'rxjs';
+import { takeUntilDestroyed, toSignal } from '@angular/core/rxjs-interop';
+import { debounceTime, filter, firstValueFrom, fromEvent, merge, startWith, Subject, tap, timer } from 'rxjs';
 import { sayProblem } from '@enumeron/core/deck';
 import { afterPaint } from '../shared/after-paint';
 import { Notices } from '../shared/notices';
 import { Action, lineOf, Made, orStandIn, RowsAt, sameRow, Write } from './action';
 import { Damage } from './damage';
 import type { Database } from './database';
-import { keepInFlight, leftAction, LeftAction } from './in-flight';
+import { keepInFlight, leftAction, LeftAction, passOn } from './in-flight';
 import { Line, Place, placeOf } from './kind';
 import { Reader } from './reader';
 import { Rows } from './rows';
@@ -87,6 +87,16 @@ export class Journal implements Readers {
     this.rows.pending().filter(({ line }) => line !== undefined),
   );
 
+  constructor() {
+    // Storage answers too late for a tab that is being closed. One that may be shown again goes on by itself.
+    fromEvent<PageTransitionEvent>(window, 'pagehide')
+      .pipe(
+        filter(({ persisted }) => !persisted),
+        takeUntilDestroyed(),
+      )
+      .subscribe(() => passOn([...this.unfinished, ...this.leftPending()]));
+  }
+
   /**
    * Does something: it shows at once, and is stored as soon as it can be.
    *
@@ -138,9 +148,9 @@ export class Journal implements Readers {
     return this.rows.pending().length === 0;
   }
 
-  /** Takes over what a tab showed and could not store before it was left: it is kept until `finish` has done it. */
+  /** Takes over what this tab showed and could not store before it was left, or another: it is kept until `finish`. */
   takeOver(left: readonly LeftAction[]): void {
-    this.unfinished = left;
+    this.unfinished = [...this.unfinished, ...left];
   }
 
   /** Forgets what is kept for a reload: everything has been erased. */
@@ -335,13 +345,18 @@ export class Journal implements Readers {
   }
 
   private keep(): void {
-    const steps = this.rows.steps();
-    const pending = this.rows
-      .pending()
-      .map((action, index) => this.left.get(action) ?? leftAction(action.label, action.about, steps[index]));
     // What an older version made is nothing for the data of a newer one.
     const unkept = this.storage.trouble() === 'newer' ? [] : this.unkept().map(({ left }) => left);
-    keepInFlight([...this.unfinished, ...unkept, ...pending].filter(({ writes }) => writes.length > 0));
+    keepInFlight([...this.unfinished, ...unkept, ...this.leftPending()]);
+  }
+
+  /** What is pending, as it is kept. */
+  private leftPending(): readonly LeftAction[] {
+    const steps = this.rows.steps();
+    return this.rows
+      .pending()
+      .map((action, index) => this.left.get(action) ?? leftAction(action.label, action.about, steps[index]))
+      .filter(({ writes }) => writes.length > 0);
   }
 
   private async step(line: Line, to: 'before' | 'after', overwrite: boolean): Promise<Step> {

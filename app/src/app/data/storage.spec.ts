@@ -13,7 +13,7 @@ import { Boot } from './boot';
 import { Damage } from './damage';
 import { Database } from './database';
 import { Drafts } from './drafts';
-import { keepInFlight, leftInFlight } from './in-flight';
+import { keepInFlight, leftInFlight, PASSED, passOn, takePassedOn } from './in-flight';
 import { Journal, REST } from './journal';
 import { onlyPlace, placeOf } from './kind';
 import { KINDS } from './kinds';
@@ -297,6 +297,48 @@ describe('an action on its way when the tab is left', () => {
     await visit(db);
     await settled();
     expect((await packRow()).now).toEqual(cut(tidemark.cards, 3));
+  });
+
+  test('is handed on when its tab is closed, and done by another one or the next', async () => {
+    const hide = (persisted: boolean): unknown =>
+      window.dispatchEvent(Object.assign(new Event('pagehide'), { persisted }));
+    const refused = async (count: number): Promise<void> => {
+      const table = db.table(PACK.table);
+      jest.spyOn(table, 'bulkPut').mockRejectedValue(new DOMException('no room', 'AbortError'));
+      await TestBed.inject(PackStore).apply({ kind: 'cut', count });
+      jest.restoreAllMocks();
+    };
+    await refused(5);
+    // The browser keeps the page: it goes on by itself.
+    hide(true);
+    expect(takePassedOn()).toEqual([]);
+    hide(false);
+    // A closed tab's own memory is gone with it.
+    keepInFlight([]);
+    await visit(db);
+    const pack = TestBed.inject(PackStore);
+    await until(() => pack.offset() === 5 && leftInFlight().length === 0);
+    expect(takePassedOn()).toEqual([]);
+    hide(false);
+    expect(takePassedOn()).toEqual([]);
+
+    // By another tab that is open.
+    await new Promise((resolve) => setTimeout(resolve, 50));
+    passOn([
+      { label: 'cut 4', writes: [{ kind: 'pack', key: 'pack', before: turned(5), after: turned(9) }] },
+    ]);
+    window.dispatchEvent(Object.assign(new Event('storage'), { key: PASSED }));
+    await until(() => pack.offset() === 9);
+    await settled();
+    expect((await packRow()).now).toEqual(cut(tidemark.cards, 9));
+
+    // Reloaded, it lies in both places and is done once.
+    left(turned(9), turned(12));
+    passOn(leftInFlight());
+    await visit(db);
+    await settled();
+    expect((await packRow()).now).toEqual(cut(tidemark.cards, 12));
+    expect(takePassedOn()).toEqual([]);
   });
 
   test('does not overwrite what another tab did since, and is passed over when it is no row', async () => {
