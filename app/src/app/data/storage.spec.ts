@@ -323,12 +323,13 @@ describe('an action on its way when the tab is left', () => {
     expect(takePassedOn()).toEqual([]);
 
     // By another tab that is open.
-    await new Promise((resolve) => setTimeout(resolve, 50));
     passOn([
       { label: 'cut 4', writes: [{ kind: 'pack', key: 'pack', before: turned(5), after: turned(9) }] },
     ]);
-    window.dispatchEvent(Object.assign(new Event('storage'), { key: PASSED }));
-    await until(() => pack.offset() === 9);
+    await until(() => {
+      window.dispatchEvent(Object.assign(new Event('storage'), { key: PASSED }));
+      return pack.offset() === 9;
+    });
     await settled();
     expect((await packRow()).now).toEqual(cut(tidemark.cards, 9));
 
