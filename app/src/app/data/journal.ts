@@ -4,7 +4,7 @@ import { debounceTime, filter, firstValueFrom, fromEvent, merge, startWith, Subj
 import { sayProblem } from '@enumeron/core/deck';
 import { afterPaint } from '../shared/after-paint';
 import { Notices } from '../shared/notices';
-import { Action, lineOf, Made, orStandIn, RowsAt, sameRow, Write } from './action';
+import { Action, lineOf, Made, orStandIn, RowsAt, sameRow } from './action';
 import { Damage } from './damage';
 import type { Database } from './database';
 import { keepInFlight, leftAction, LeftAction, passOn } from './in-flight';
@@ -13,6 +13,7 @@ import { Reader } from './reader';
 import { Rows } from './rows';
 import { Storage } from './storage';
 import { goTo, newest, oldestUndone, Readers, Step, storeActions, Stored } from './stored-actions';
+import { Unkept } from './unkept';
 
 /** How long the hand rests before what was told tap by tap is stored, and how long that waits at most, in milliseconds. */
 export const REST = new InjectionToken<readonly [rest: number, most: number]>('rest', {
@@ -26,12 +27,6 @@ const mayWait = ({ places }: Action): boolean => places.every(({ kind }) => kind
 /** Whether an action is something that the user did: it can be undone, or what it changes belongs into a backup. */
 const isOfUser = ({ line, places }: Action): boolean =>
   line !== undefined || places.some(({ kind }) => kind.inBackup);
-
-/** An action that is in memory alone, and as it is kept for a reload of the page. */
-interface Unkept {
-  readonly action: Action;
-  readonly left: LeftAction;
-}
 
 /** What became of an action: it is stored; it shows and is not stored; or there was nothing to do. */
 export type Committed = 'stored' | 'held' | 'nothing';
@@ -56,9 +51,7 @@ export class Journal implements Readers {
   private readonly waiting = new Map<Action, (committed: Committed) => void>();
   /** Actions that were taken back before they could be stored, the newest last. */
   private readonly takenBack = signal<readonly Action[]>([]);
-  /** What was done while nothing was kept, for storage that answers late; and what of it was undone, newest last. */
-  private readonly unkept = signal<readonly Unkept[]>([]);
-  private readonly unkeptUndone = signal<readonly Unkept[]>([]);
+  private readonly unkept = new Unkept();
   /** Actions that the tab had left, as they were kept then: their rows may not have been read yet. */
   private readonly left = new Map<Action, LeftAction>();
   /** What was taken over from before the tab was left, and is not begun yet. */
@@ -79,7 +72,7 @@ export class Journal implements Readers {
   /** How many actions show and could not be stored; 0 while all goes well. */
   readonly held = computed(() => (this.failure() === undefined ? 0 : this.pendingOfUser().length));
   /** Whether nothing has been done while nothing was kept. */
-  readonly nothingDone = computed(() => this.unkept().length + this.pendingOfUser().length === 0);
+  readonly nothingDone = computed(() => this.unkept.count() + this.pendingOfUser().length === 0);
   /** What is on its way to storage and is the user's: notes that the application makes for itself are not. */
   private readonly pendingOfUser = computed(() => this.rows.pending().filter(isOfUser));
   /** What of it can be undone. */
@@ -156,8 +149,7 @@ export class Journal implements Readers {
   /** Forgets what is kept for a reload: everything has been erased. */
   forgetLeft(): void {
     this.unfinished = [];
-    this.unkept.set([]);
-    this.unkeptUndone.set([]);
+    this.unkept.take();
     this.keep();
   }
 
@@ -214,10 +206,9 @@ export class Journal implements Readers {
 
   /** Takes what was done in memory into the browser's database, which has answered late. */
   async keepLate(): Promise<void> {
-    const unkept = this.unkept();
-    this.unkept.set([]);
+    const actions = this.unkept.take();
     this.storage.useLate();
-    await Promise.all(unkept.map(({ action }) => this.begin(action)));
+    await Promise.all(actions.map((action) => this.begin(action)));
   }
 
   private begin(action: Action): Promise<Committed> {
@@ -301,7 +292,8 @@ export class Journal implements Readers {
     for (const each of stored) {
       const { action } = each;
       if ('problem' in each) void this.notices.stay(`Not done: ${action.label}. ${sayProblem(each.problem)}`);
-      else if (this.storage.trouble() !== undefined && isOfUser(action)) this.noteUnkept(action, each.writes);
+      else if (this.storage.trouble() !== undefined && isOfUser(action))
+        this.unkept.note(action, each.writes);
       this.answer(action, 'writes' in each && each.writes.length > 0 ? 'stored' : 'nothing');
     }
     this.keep();
@@ -311,24 +303,6 @@ export class Journal implements Readers {
     const db = await this.storage.db();
     await this.reader.ready();
     return storeActions(db, actions, this, Date.now());
-  }
-
-  private noteUnkept(action: Action, writes: readonly Write[]): void {
-    const left = leftAction(action.label, action.about, writes);
-    this.unkept.update((actions) => [...actions, { action, left }]);
-    this.unkeptUndone.set([]);
-  }
-
-  private moveUnkept(to: 'before' | 'after'): void {
-    const [from, into] =
-      to === 'before' ? [this.unkept, this.unkeptUndone] : [this.unkeptUndone, this.unkept];
-    const last = from()
-      .filter(({ action }) => action.line !== undefined)
-      .at(-1);
-    if (!last) return;
-    from.update((actions) => actions.filter((each) => each !== last));
-    into.update((actions) => [...actions, last]);
-    this.keep();
   }
 
   private drop(action: Action, committed: Committed): void {
@@ -346,7 +320,7 @@ export class Journal implements Readers {
 
   private keep(): void {
     // What an older version made is nothing for the data of a newer one.
-    const unkept = this.storage.trouble() === 'newer' ? [] : this.unkept().map(({ left }) => left);
+    const unkept = this.storage.trouble() === 'newer' ? [] : this.unkept.left();
     keepInFlight([...this.unfinished, ...unkept, ...this.leftPending()]);
   }
 
@@ -363,7 +337,10 @@ export class Journal implements Readers {
     const db = await this.storage.db();
     await this.reader.ready();
     const step = await goTo(db, line, to, overwrite, this);
-    if (step.kind === 'done' && this.storage.trouble() !== undefined) this.moveUnkept(to);
+    if (step.kind === 'done' && this.storage.trouble() !== undefined) {
+      this.unkept.move(to);
+      this.keep();
+    }
     return step;
   }
 
