@@ -102,6 +102,8 @@ export class Boot {
   private finishForOthers(): void {
     const handedOn = fromEvent<StorageEvent>(window, 'storage').pipe(filter(({ key }) => key === PASSED));
     handedOn.pipe(takeUntilDestroyed(this.destroyed)).subscribe(() => {
+      // In memory it would be lost: it waits for a tab that can store it.
+      if (this.storage.trouble() !== undefined) return;
       this.journal.takeOver(takePassedOn());
       this.journal.finish().catch((error: unknown) => console.warn(error));
     });

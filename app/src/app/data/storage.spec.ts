@@ -322,6 +322,14 @@ describe('an action on its way when the tab is left', () => {
     hide(false);
     expect(takePassedOn()).toEqual([]);
 
+    // Not by one that keeps nothing.
+    const storage = TestBed.inject(Storage);
+    storage.trouble.set('silent');
+    passOn([{ label: 'a', writes: [] }]);
+    window.dispatchEvent(Object.assign(new Event('storage'), { key: PASSED }));
+    expect(takePassedOn()).toHaveLength(1);
+    storage.trouble.set(undefined);
+
     // By another tab that is open.
     passOn([
       { label: 'cut 4', writes: [{ kind: 'pack', key: 'pack', before: turned(5), after: turned(9) }] },
