@@ -305,14 +305,15 @@ export class Machine implements World {
     if (value > high) return this.next();
     if (!promise.once && nextKept(promise, this.table, value + 1, high) <= high) return undefined;
     this.values[choice.value] = value;
-    return at + 1;
+    return at + 2;
   }
 
   private tryOut(frame: Frame, value: number): number {
     frame.value = value;
     if (frame.weights) this.weight = frame.weights[value - frame.low];
     this.values[frame.choice.value] = value;
-    return frame.at + 1;
+    // What a value that was looked up promises holds: it is not looked at once more.
+    return frame.at + (frame.choice.promise && this.way.visit ? 2 : 1);
   }
 
   /** One value as somebody chooses it; where they have not, the world stays where it is. */

@@ -8,9 +8,6 @@ import { DamagedEntry } from './list/damaged-entry';
 import { LongList } from './list/long-list';
 import { OrderEntry } from './list/order-entry';
 
-/** So many orders are simply listed; of more only those that can be seen are drawn. */
-const MOST_LISTED = 60;
-
 /** The orders that the user has, and the one that is looked at or written. */
 @Component({
   selector: 'en-arrange-room',
@@ -30,8 +27,5 @@ export class ArrangeRoom {
   /** Whether an order is open beside the list; on a phone it takes the list's place. */
   protected readonly open = computed(() => this.url() !== '/arrange');
 
-  protected readonly isLong = computed(() => (this.store.count() ?? 0) > MOST_LISTED);
-  protected readonly listed = this.store.page(
-    computed(() => ({ start: 0, end: this.isLong() ? 0 : MOST_LISTED })),
-  );
+  protected readonly listed = this.store.list();
 }

@@ -1,4 +1,4 @@
-import { computed, inject, Injectable, Signal } from '@angular/core';
+import { computed, inject, Injectable, Injector, runInInjectionContext, Signal } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Origin } from '@enumeron/core/arrange';
 import { Card, sayProblem } from '@enumeron/core/deck';
@@ -33,6 +33,9 @@ export interface Range {
   readonly start: number;
   readonly end: number;
 }
+
+/** So many orders are simply listed; of more only those that can be seen are drawn. */
+const MOST_LISTED = 60;
 
 /** The most names that are offered to choose from; more are found by their beginning. */
 const MOST_NAMES = 300;
@@ -87,6 +90,8 @@ export class OrdersStore {
   private readonly reader = inject(Reader);
   private readonly journal = inject(Journal);
   private readonly scripts = inject(Scripts);
+  private readonly injector = inject(Injector);
+  private kept: Signal<readonly Listed[]> | undefined;
 
   private readonly stored = toSignal(
     carriedOn(
@@ -107,6 +112,18 @@ export class OrdersStore {
     const gone = [...unstored.values()].filter((row) => row === undefined).length;
     return stored === undefined ? undefined : stored - gone + this.added().length;
   });
+
+  /** Whether there are so many that only those that can be seen are drawn. */
+  readonly isLong = computed(() => (this.count() ?? 0) > MOST_LISTED);
+
+  /**
+   * All orders by age, live; none where there are too many to list. They are kept from the first time on, so that
+   * they are there at once when they are listed again.
+   */
+  list(): Signal<readonly Listed[]> {
+    const range = computed(() => ({ start: 0, end: this.isLong() ? 0 : MOST_LISTED }));
+    return (this.kept ??= runInInjectionContext(this.injector, () => this.page(range)));
+  }
 
   /** An order by its id, live; undefined while it is not there. */
   find(id: string): OrderRow | undefined {

@@ -118,11 +118,12 @@ function* subsets(items: readonly number[], size: number): Generator<number[]> {
       for (const rest of subsets(items.slice(index + 1), size - 1)) yield [item, ...rest];
 }
 
-const tallyOf = (counts: Uint32Array): Tally =>
-  [...counts]
-    .map((count, value) => ({ value, count }))
-    .filter(({ count }) => count > 0)
-    .sort((a, b) => b.count - a.count || a.value - b.value);
+const tallyOf = (counts: Uint32Array): Tally => {
+  const tally: { value: number; count: number }[] = [];
+  for (let value = 0; value < counts.length; value++)
+    if (counts[value] > 0) tally.push({ value, count: counts[value] });
+  return tally.sort((a, b) => b.count - a.count || a.value - b.value);
+};
 
 /** What all worlds of an enumeration have in common, counted world by world. */
 interface Gathered {
@@ -193,13 +194,13 @@ const bestLook = (lies: Uint32Array, size: number, states: number): Deduction['l
 
 const guessesFrom = (lies: Uint32Array, size: number, states: number): Guess[] =>
   Array.from({ length: size }, (_, index) => {
-    const row = lies.subarray(index * CARDS, (index + 1) * CARDS);
+    const row = index * CARDS;
     let [cards, likeliest] = [0, 0];
-    row.forEach((count, card) => {
-      if (count > 0) cards++;
-      if (count > row[likeliest]) likeliest = card;
-    });
-    return { cards, likeliest, chance: row[likeliest] / states };
+    for (let card = 0; card < CARDS; card++) {
+      if (lies[row + card] > 0) cards++;
+      if (lies[row + card] > lies[row + likeliest]) likeliest = card;
+    }
+    return { cards, likeliest, chance: lies[row + likeliest] / states };
   });
 
 /**
