@@ -21,8 +21,8 @@ import { fontsReady } from './frame/fonts';
 import { backupInWorker } from './workers/backup.host';
 import { RUN_JOB } from './workers/jobs';
 import { runLater } from './workers/run-later';
+import { PreloadWhenIdle } from './preload';
 import { ROOMS } from './rooms';
-import { PreloadWhenIdle } from './shared/preload';
 import { Scripts } from './shared/scripts';
 
 export const appConfig: ApplicationConfig = {

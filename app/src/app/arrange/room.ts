@@ -7,5 +7,6 @@ export const ARRANGE: Room = {
   words: 'What order do I use, and how do I put a real pack into it?',
   line: 'table',
   load: () => import('./arrange.routes').then((module) => module.ARRANGE_ROUTES),
+  ahead: (injector) => import('./ahead').then((module) => module.arrangeAhead(injector)),
   samples: () => import('../data/sample').then(({ orderSamples }) => orderSamples()),
 };

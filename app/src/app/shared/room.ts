@@ -1,3 +1,4 @@
+import { Injector } from '@angular/core';
 import { Routes } from '@angular/router';
 import { Values } from '@enumeron/core/form';
 import { Fact } from '@enumeron/core/reckon/facts';
@@ -44,6 +45,8 @@ export interface Room {
   readonly shows?: Readonly<Partial<Record<Told, string>>>;
   /** Its views. */
   load(): Routes | Promise<Routes>;
+  /** Fetches what its first view shows behind itself; called while nothing else is to be done. */
+  ahead?(injector: Injector): Promise<unknown>;
   /** What it has of the demo world; laid out on the first visit. */
   samples?(): Promise<Samples>;
 }

@@ -2,14 +2,11 @@ import { ChangeDetectionStrategy, Component, computed, input, signal } from '@an
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { adjacentMatesChance } from '@enumeron/core/odds';
 import { measureSpread, Property, SpreadMeasure, spreadPercentile } from '@enumeron/core/arrange';
-import { Card, FULL_PACK, numberOrder } from '@enumeron/core/deck';
+import { Card, FULL_PACK } from '@enumeron/core/deck';
 import { RouterLink } from '@angular/router';
 import { CardText } from '../../shared/card-text';
 import { jobView } from '../../workers/job-view';
-
-/** How many shuffled packs an order is held against. */
-const PACKS = 20_000;
-const SEED = 52;
+import { PACKS, propertiesAsked, spreadsAsked } from './asked';
 
 const MEASURE_WORDS: Readonly<Record<SpreadMeasure, string>> = {
   colourRun: 'longest run of a colour',
@@ -30,7 +27,7 @@ export class OrderProperties {
   readonly order = input.required<readonly Card[]>();
   readonly orderId = input.required<string>();
 
-  private readonly found = jobView('properties', () => ({ order: this.order() }));
+  private readonly found = jobView('properties', () => propertiesAsked(this.order()));
   protected readonly properties = computed(() => {
     const found = this.found();
     return found?.kind === 'ended' ? found.result : [];
@@ -41,12 +38,7 @@ export class OrderProperties {
   /** How common the coincidence is that is often taken for a rare one; for a full pack. */
   protected readonly matesChance = (adjacentMatesChance(FULL_PACK / 2) * 100).toFixed(1);
 
-  /** Which cards are in the pack decides what shuffled packs show, and nothing else. */
-  private readonly shuffles = jobView('spreads', () => ({
-    pack: this.order().length === 0 ? numberOrder() : [...this.order()].sort((a, b) => a - b),
-    packs: PACKS,
-    seed: SEED,
-  }));
+  private readonly shuffles = jobView('spreads', () => spreadsAsked(this.order()));
   protected readonly simulation = computed(() => {
     const job = this.shuffles();
     if (job?.kind === 'ended') return { done: 1, counts: job.result };

@@ -1,6 +1,7 @@
-import { Injectable } from '@angular/core';
+import { inject, Injectable, Injector } from '@angular/core';
 import { PreloadingStrategy, Route } from '@angular/router';
-import { Observable, of, switchMap } from 'rxjs';
+import { catchError, EMPTY, merge, Observable, switchMap } from 'rxjs';
+import { ROOMS } from './rooms';
 
 /** How long after the first screen, in milliseconds: until then the machine is busy with what that needs. */
 const LATER = 1500;
@@ -23,10 +24,20 @@ const idle = (): Observable<void> =>
     return () => clearTimeout(timer);
   });
 
-/** Loads the rooms that are not open while nothing else is to be done, so that each opens at once. */
+/**
+ * Loads the rooms that are not open, and what their first views show behind themselves, while nothing else is to be
+ * done, so that each opens at once. What cannot be had is asked for again when it is wanted.
+ */
 @Injectable({ providedIn: 'root' })
 export class PreloadWhenIdle implements PreloadingStrategy {
-  preload(_: Route, load: () => Observable<unknown>): Observable<unknown> {
-    return isThrifty() ? of(undefined) : idle().pipe(switchMap(load));
+  private readonly injector = inject(Injector);
+
+  preload({ path }: Route, load: () => Observable<unknown>): Observable<unknown> {
+    if (isThrifty()) return EMPTY;
+    const room = ROOMS.find((each) => each.path === path);
+    return idle().pipe(
+      switchMap(() => merge(load(), room?.ahead?.(this.injector) ?? EMPTY)),
+      catchError(() => EMPTY),
+    );
   }
 }
