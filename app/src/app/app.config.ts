@@ -3,6 +3,7 @@ import {
   inject,
   provideAppInitializer,
   provideBrowserGlobalErrorListeners,
+  provideEnvironmentInitializer,
 } from '@angular/core';
 import { REMOVE_STYLES_ON_COMPONENT_DESTROY } from '@angular/platform-browser';
 import {
@@ -17,6 +18,7 @@ import { ROUTES } from './app.routes';
 import { BACKUP_WORK, backupOnPage } from './data/backup-work';
 import { Boot } from './data/boot';
 import { ROOM_SAMPLES } from './data/samples';
+import { drawAtOnce } from './frame/draw-at-once';
 import { fontsReady } from './frame/fonts';
 import { backupInWorker } from './workers/backup.host';
 import { RUN_JOB } from './workers/jobs';
@@ -41,6 +43,7 @@ export const appConfig: ApplicationConfig = {
     { provide: ROOM_SAMPLES, useValue: ROOMS },
     { provide: RUN_JOB, useValue: runLater },
     { provide: BACKUP_WORK, useFactory: () => backupInWorker(backupOnPage()) },
+    provideEnvironmentInitializer(drawAtOnce),
     provideAppInitializer(() => Promise.all([inject(Boot).run(), fontsReady()])),
   ],
 };

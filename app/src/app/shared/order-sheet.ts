@@ -10,6 +10,14 @@ export interface SheetCell {
   readonly odd?: boolean;
 }
 
+/** What a cell's element has: all in one, since a sheet is laid out while somebody waits for it. */
+const shown = ({ card, text, odd }: SheetCell) => {
+  if (card === undefined) return { odd, shown: text, look: 'text' };
+  const { rank, symbol, suit } = faceOf(card);
+  const look = `card suit-${suit.toString()}`;
+  return { odd, shown: `${rank}\n${symbol}`, look, role: 'img', spoken: speakCard(card) };
+};
+
 /** An order as a sheet of places, thirteen to a row where there is room. */
 @Component({
   selector: 'en-order-sheet',
@@ -17,14 +25,9 @@ export interface SheetCell {
   template: `<ol [attr.aria-label]="label()">
     @for (cell of cells(); track $index) {
       <li class="cell" [class.odd]="cell.odd">
-        @if (cell.card !== undefined) {
-          @let face = faceOf(cell.card);
-          <span class="card suit-{{ face.suit }}" role="img" [attr.aria-label]="speakCard(cell.card)"
-            >{{ face.rank }}<br />{{ face.symbol }}</span
-          >
-        } @else {
-          <span class="text">{{ cell.text }}</span>
-        }
+        <span [class]="cell.look" [attr.role]="cell.role" [attr.aria-label]="cell.spoken">{{
+          cell.shown
+        }}</span>
         @if (cell.odd) {
           <span class="spoken">, wrong</span>
         }
@@ -49,9 +52,21 @@ export interface SheetCell {
       content: counter(place) / '';
       @extend .place;
     }
-    .card {
-      line-height: 1.15;
+    /* A block: a grid in a grid is laid out more than once. */
+    .cell {
+      display: block;
+      padding: 0;
       text-align: center;
+    }
+    .card {
+      display: block;
+      padding-top: 16px;
+      line-height: 1.15;
+      white-space: pre-line;
+    }
+    .text {
+      display: block;
+      line-height: 69px;
     }
     @media (min-width: 1080px) {
       ol {
@@ -65,9 +80,7 @@ export class OrderSheet {
   readonly order = input<readonly Card[]>();
   /** What to show instead of an order. */
   readonly entries = input<readonly SheetCell[]>();
-  protected readonly faceOf = faceOf;
-  protected readonly speakCard = speakCard;
-  protected readonly cells = computed<readonly SheetCell[]>(
-    () => this.entries() ?? this.order()?.map((card) => ({ card })) ?? [],
+  protected readonly cells = computed(() =>
+    (this.entries() ?? this.order()?.map((card) => ({ card })) ?? []).map(shown),
   );
 }

@@ -15,6 +15,9 @@ const MEASURE_WORDS: Readonly<Record<SpreadMeasure, string>> = {
   sequences: 'neighbours in sequence',
 };
 
+/** How common the coincidence is that is often taken for a rare one, of 100 full packs. */
+const MATES_CHANCE = (adjacentMatesChance(FULL_PACK / 2) * 100).toFixed(1);
+
 /** What an order can do, each with its proof, and how shuffled it looks when it is spread face up. */
 @Component({
   selector: 'en-order-properties',
@@ -35,8 +38,7 @@ export class OrderProperties {
   protected readonly failed = computed(() => this.found()?.kind === 'failed');
   protected readonly opened = signal<string | undefined>(undefined);
 
-  /** How common the coincidence is that is often taken for a rare one; for a full pack. */
-  protected readonly matesChance = (adjacentMatesChance(FULL_PACK / 2) * 100).toFixed(1);
+  protected readonly matesChance = MATES_CHANCE;
 
   private readonly shuffles = jobView('spreads', () => spreadsAsked(this.order()));
   protected readonly simulation = computed(() => {
