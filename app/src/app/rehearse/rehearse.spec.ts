@@ -469,6 +469,25 @@ test('a long proof tells how far it is, is stopped, and goes on', async () => {
   expect(answer(page)).toContain('It works in 730 of 1,275 cases');
 });
 
+test('what was found of one procedure, and acted out in it, is not shown of the next', async () => {
+  const page = await open(TWO_CUTS);
+  await page.type('en-act-panel input[type=number]', '14');
+  await page.click('Choose it');
+  expect(answer(page)).toContain('730');
+  expect(page.find('en-act-panel').textContent).toContain('Step 1 of');
+  runs = 'on and on';
+  await page.set('id', store.add(worked('Turned over twice, not asked deeper'), 'begin'));
+  // At once, while it is read, and when it is on its way.
+  for (const wait of [0, 20, 400]) {
+    await new Promise((resolve) => setTimeout(resolve, wait));
+    await page.fixture.whenStable();
+    expect(page.text()).not.toContain('730');
+    expect(page.text()).not.toContain('Step 1 of');
+  }
+  expect(page.text()).toContain('1,200 cases so far, 2 of them fail');
+  expect(page.find('en-act-panel').textContent).toContain('Step 0 of');
+});
+
 test('a row that cannot be shown says so, and so does an address without a procedure', async () => {
   const row: ProcedureRow = {
     id: 'odd',

@@ -1,6 +1,5 @@
 import { computed, inject, Signal } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
-import { dequal } from 'dequal/lite';
 import { map, of, switchMap } from 'rxjs';
 import { Scripts } from '../shared/scripts';
 import { ArgsOf, JobName, JobView, RUN_JOB } from './jobs';
@@ -11,7 +10,8 @@ import { ArgsOf, JobName, JobView, RUN_JOB } from './jobs';
  *
  * @param asked its arguments, or undefined while nothing is asked.
  * @param held while this is true it waits.
- * @returns undefined while nothing is asked or nothing is known yet; what was known of the job before stays until then.
+ * @returns undefined while nothing is asked or nothing is known yet: what was known of another question is no answer to
+ * this one, and whoever shows it says so.
  */
 export const jobView = <Name extends JobName>(
   name: Name,
@@ -22,8 +22,9 @@ export const jobView = <Name extends JobName>(
   const scripts = inject(Scripts);
   const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
   const held$ = held && toObservable(held);
-  return toSignal(
-    toObservable(computed(asked, { equal: same })).pipe(
+  const question = computed(asked, { equal: same });
+  const known = toSignal(
+    toObservable(question).pipe(
       switchMap((args) =>
         args === undefined
           ? of(undefined)
@@ -34,13 +35,14 @@ export const jobView = <Name extends JobName>(
       ),
     ),
   );
+  return computed(() => {
+    const view = known();
+    return view?.asked === question() ? view : undefined;
+  });
 };
 
-/** What is known of a job, as far as its answer goes. */
-type Answer<Result> = { readonly asked: unknown } & (
-  { readonly kind: 'ended'; readonly result: Result } | { readonly kind: 'running' | 'failed' }
-);
-
-/** What a job ended with, where that answers what is asked now: the answer to another question is none. */
-export const answerTo = <Result>(view: Answer<Result> | undefined, asked: unknown): Result | undefined =>
-  view?.kind === 'ended' && dequal(view.asked, asked) ? view.result : undefined;
+/** What a job ended with, where it has ended. */
+export const answerOf = <Result>(
+  view:
+    { readonly kind: 'ended'; readonly result: Result } | { readonly kind: 'running' | 'failed' } | undefined,
+): Result | undefined => (view?.kind === 'ended' ? view.result : undefined);

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
+import { MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
 import { Undoing } from '../../data/undoing';
 import { fileNameFor, ORDER_FILES, OrderFileKind } from '../../data/order-files';
@@ -14,7 +14,7 @@ import { once } from '../../shared/once';
 /** What can be done with one order as a whole. */
 @Component({
   selector: 'en-order-actions',
-  imports: [MatButton, MatMenu, MatMenuItem, MatMenuTrigger, RouterLink],
+  imports: [MatButton, MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './order-actions.html',
   styles: `

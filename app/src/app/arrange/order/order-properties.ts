@@ -5,7 +5,7 @@ import { measureSpread, Property, SpreadMeasure, spreadPercentile } from '@enume
 import { Card, FULL_PACK } from '@enumeron/core/deck';
 import { RouterLink } from '@angular/router';
 import { CardText } from '../../shared/card-text';
-import { jobView } from '../../workers/job-view';
+import { answerOf, jobView } from '../../workers/job-view';
 import { PACKS, propertiesAsked, spreadsAsked } from './asked';
 
 const MEASURE_WORDS: Readonly<Record<SpreadMeasure, string>> = {
@@ -31,10 +31,7 @@ export class OrderProperties {
   readonly orderId = input.required<string>();
 
   private readonly found = jobView('properties', () => propertiesAsked(this.order()));
-  protected readonly properties = computed(() => {
-    const found = this.found();
-    return found?.kind === 'ended' ? found.result : [];
-  });
+  protected readonly properties = computed(() => answerOf(this.found()) ?? []);
   protected readonly failed = computed(() => this.found()?.kind === 'failed');
   protected readonly opened = signal<string | undefined>(undefined);
 

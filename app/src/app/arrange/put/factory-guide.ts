@@ -8,7 +8,7 @@ import { Card } from '@enumeron/core/deck';
 import { describeMove } from '@enumeron/core/moves';
 import { ALL_KINDS, LONGEST_ROW_SEARCHED, RowWish } from '@enumeron/core/weave';
 import { CardText } from '../../shared/card-text';
-import { answerTo, jobView } from '../../workers/job-view';
+import { answerOf, jobView } from '../../workers/job-view';
 import { FACTORIES } from '../../shared/factories';
 
 /** From a new pack to the order: suit by suit, or by a short row of weaves, cuts and reversals. */
@@ -47,7 +47,7 @@ export class FactoryGuide {
     return search?.kind === 'running' ? search.progress : undefined;
   });
   protected readonly route = computed(() => {
-    const found = answerTo(this.search(), this.wish());
+    const found = answerOf(this.search());
     return found && { moves: found.row?.map((move) => describeMove(move)) };
   });
 

@@ -2,7 +2,7 @@ import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { DAY, forecastOf } from '@enumeron/core/learn';
 import { scaleBand, scaleLinear } from 'd3-scale';
-import { jobView } from '../../workers/job-view';
+import { answerOf, jobView } from '../../workers/job-view';
 import { LearnStore } from '../learn.store';
 
 /** So many days are drawn; the schedule is run on beyond them, to see when all is held. */
@@ -90,8 +90,8 @@ export class NextDays {
   private readonly job = jobView('forecast', () => this.store.forecastArgs(DAYS, RUNS, SEED));
   protected readonly failed = computed(() => this.job()?.kind === 'failed');
   protected readonly forecast = computed(() => {
-    const job = this.job();
-    return job?.kind === 'ended' ? forecastOf(job.result, DAYS) : undefined;
+    const found = answerOf(this.job());
+    return found && forecastOf(found, DAYS);
   });
   protected readonly most = computed(() =>
     Math.max(0, ...(this.forecast()?.answers ?? []).slice(0, DRAWN).map(({ high }) => high)),

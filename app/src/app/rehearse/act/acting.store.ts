@@ -2,7 +2,7 @@ import { computed, inject, Injectable, linkedSignal, signal } from '@angular/cor
 import type { Procedure } from '@enumeron/core/file/procedure/procedure';
 import { Acted, actOut, Scene } from '@enumeron/core/file/rehearse/actOut';
 import { stepAt, pathOf } from '@enumeron/core/file/rehearse/editSteps';
-import { jobView } from '../../workers/job-view';
+import { answerOf, jobView } from '../../workers/job-view';
 import { Desk } from '../desk/desk.store';
 
 /** Whose eyes the table is seen with. */
@@ -15,16 +15,23 @@ export interface Chosen {
   readonly value: number;
 }
 
+/** The procedure of this id, when nothing has been changed for a moment. */
+interface Settled {
+  readonly id: string;
+  readonly settled: Procedure | undefined;
+}
+
 /** The procedure acted out: the choices of one case, and how far it has come. */
 @Injectable()
 export class Acting {
   private readonly desk = inject(Desk);
 
-  /** What is acted out: the steps as they were right last. */
-  readonly procedure = linkedSignal<Procedure | undefined, Procedure | undefined>({
-    source: () => this.desk.settled(),
-    computation: (settled, before) => settled ?? before?.value,
-  });
+  /** What is acted out: the steps of this procedure as they were right last. */
+  readonly procedure = linkedSignal<Settled, Procedure | undefined>({
+    source: () => ({ id: this.desk.id(), settled: this.desk.settled() }),
+    computation: ({ id, settled }, before) =>
+      settled ?? (before?.source.id === id ? before.value : undefined),
+  }).asReadonly();
   private readonly values = signal<readonly number[]>([]);
   private readonly at = signal(0);
   readonly seed = signal(1);
@@ -55,18 +62,7 @@ export class Acting {
     return { procedure, chosen: acted.choices.map(([, value]) => value) };
   });
   /** By packet and place: whether the performer can know which card lies there; undefined while nobody can tell. */
-  readonly knowing = computed(() => {
-    const view = this.job();
-    if (
-      view?.kind !== 'ended' ||
-      view.asked.chosen.join() !==
-        this.choices()
-          .map(({ value }) => value)
-          .join()
-    )
-      return undefined;
-    return view.result?.at(this.step());
-  });
+  readonly knowing = computed(() => answerOf(this.job())?.at(this.step()));
   /** Whether it could not be worked out what the performer can know. */
   readonly unknowable = computed(() => {
     const view = this.job();

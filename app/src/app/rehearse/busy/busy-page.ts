@@ -16,7 +16,7 @@ import { PatternsStore } from '../../pack/patterns.store';
 import { EntryField } from '../../shared/form/entry-field';
 import { numberReader } from '../../shared/form/reading';
 import { once } from '../../shared/once';
-import { answerTo, jobView } from '../../workers/job-view';
+import { answerOf, jobView } from '../../workers/job-view';
 import { ProceduresStore } from '../procedures.store';
 
 /** Where what is told here is kept. */
@@ -72,7 +72,7 @@ export class BusyPage {
   });
 
   private readonly job = jobView('busy row', this.wish);
-  private readonly outcome = computed(() => answerTo(this.job(), this.wish()));
+  private readonly outcome = computed(() => answerOf(this.job()));
   protected readonly row = computed(() => {
     const outcome = this.outcome();
     return outcome?.ok ? outcome.row : undefined;

@@ -33,6 +33,7 @@ import { Desk } from './desk.store';
 })
 export class DeskPage {
   protected readonly desk = inject(Desk);
+  private readonly acting = inject(Acting);
   protected readonly phone = inject(Viewport).phone;
   protected readonly say = sayProblem;
 
@@ -41,7 +42,10 @@ export class DeskPage {
   constructor() {
     effect(() => {
       this.desk.id.set(this.id());
-      untracked(() => this.desk.choose(''));
+      untracked(() => {
+        this.desk.choose('');
+        this.acting.begin();
+      });
     });
   }
 }

@@ -71,8 +71,7 @@ export class Desk {
     const reading = this.reading();
     return reading && !reading.ok ? reading.problems : [];
   });
-  /** The same, when nothing has been changed for a moment; undefined until then, and where something is wrong. */
-  readonly settled = toSignal(
+  private readonly waited = toSignal(
     toObservable(this.right).pipe(
       switchMap((right, index) =>
         right === undefined
@@ -84,6 +83,11 @@ export class Desk {
       ),
     ),
   );
+  /** The same, when nothing has been changed for a moment; undefined until then, and where something is wrong. */
+  readonly settled = computed(() => {
+    const right = this.right();
+    return this.waited() === right ? right : undefined;
+  });
   /** What is wrong, by the path of its step. */
   readonly wrongAt = computed<ReadonlyMap<string, Problem>>(
     () => new Map(this.problems().map((problem) => [problem.where?.replace(/^Step /, '') ?? '', problem])),

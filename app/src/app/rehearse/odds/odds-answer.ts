@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, outp
 import { Values } from '@enumeron/core/form';
 import { oddsCurve, OddsQuestion, sayChance, sayTimes } from '@enumeron/core/odds';
 import { ChanceCurve } from '../../shared/chance-curve';
-import { answerTo, jobView } from '../../workers/job-view';
+import { answerOf, jobView } from '../../workers/job-view';
 
 /** So wide the interval becomes, and so often is tried at most. */
 const [WIDTH, TRIES, SEED] = [0.01, 2_000_000, 1];
@@ -54,7 +54,7 @@ export class OddsAnswer {
         },
   );
   private readonly job = jobView('try question', this.asked);
-  protected readonly ended = computed(() => answerTo(this.job(), this.asked()) !== undefined);
+  protected readonly ended = computed(() => answerOf(this.job()) !== undefined);
   protected readonly tried = computed(() => {
     const view = this.job();
     if (!view || view.kind === 'failed' || view.asked.path !== this.question().path) return undefined;

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import type { Estimate } from '@enumeron/core/file/odds/interval';
-import { answerTo, jobView } from '../../workers/job-view';
+import { answerOf, jobView } from '../../workers/job-view';
 import { Desk } from '../desk/desk.store';
 
 /** How far the interval may go to either side, in hundredths. */
@@ -113,7 +113,7 @@ export class ChancePanel {
     };
   });
   private readonly job = jobView('estimate', this.asked);
-  protected readonly ended = computed(() => answerTo(this.job(), this.asked()) !== undefined);
+  protected readonly ended = computed(() => answerOf(this.job()) !== undefined);
   protected readonly found = computed(() => {
     const view = this.job();
     if (!view || view.kind === 'failed') return undefined;

@@ -3,11 +3,17 @@ import type { Procedure } from '@enumeron/core/file/procedure/procedure';
 import { hasChance } from '@enumeron/core/file/rehearse/prove';
 import { failuresAt } from '@enumeron/core/file/rehearse/sayProof';
 import type { Study, StudyProgress } from '@enumeron/core/file/rehearse/study';
-import { jobView } from '../../workers/job-view';
+import { answerOf, jobView } from '../../workers/job-view';
 import { Desk } from '../desk/desk.store';
 
 /** How many steps are done by itself while one writes, and how many when one asks for all of them. */
 const [BY_ITSELF, ASKED] = [30_000_000, 20_000_000_000];
+
+/** What was found of the procedure of this id, as it is. */
+interface Found {
+  readonly id: string;
+  readonly study: Study | undefined;
+}
 
 /** What is known of the procedure: every combination of choices is run beside the page, anew at each change. */
 @Injectable()
@@ -28,14 +34,12 @@ export class Proving {
     return { procedure, budget: this.askedFor() === procedure ? ASKED : BY_ITSELF };
   });
 
-  /** What was found last, also while the next is on its way. */
-  readonly study = linkedSignal<Study | undefined, Study | undefined>({
-    source: () => {
-      const view = this.view();
-      return view?.kind === 'ended' ? view.result : undefined;
-    },
-    computation: (found, before) => found ?? (this.chance() ? undefined : before?.value),
-  });
+  /** What was found of this procedure last, also while the next is on its way; of another one it says nothing. */
+  readonly study = linkedSignal<Found, Study | undefined>({
+    source: () => ({ id: this.desk.id(), study: answerOf(this.view()) }),
+    computation: ({ id, study }, before) =>
+      study ?? (this.chance() || before?.source.id !== id ? undefined : before.value),
+  }).asReadonly();
   /** How far it is, while it is on its way. */
   readonly progress = computed<StudyProgress | undefined>(() => {
     const view = this.view();

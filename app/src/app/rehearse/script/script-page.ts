@@ -6,7 +6,7 @@ import { Line } from '@enumeron/core/file/rehearse/editSteps';
 import { sayProof, sayShare } from '@enumeron/core/file/rehearse/sayProof';
 import { audiencesIn, saidTo } from '@enumeron/core/file/rehearse/says';
 import { sentenceBehindWho, whoOf } from '@enumeron/core/file/rehearse/sentence';
-import { jobView } from '../../workers/job-view';
+import { answerOf, jobView } from '../../workers/job-view';
 import { Desk } from '../desk/desk.store';
 import { Proving } from '../prove/proving.store';
 
@@ -93,7 +93,7 @@ export class ScriptPage {
       .join(', '),
   );
 
-  private readonly tried = jobView('estimate', () => {
+  private readonly job = jobView('estimate', () => {
     const procedure = this.desk.settled();
     return procedure && this.proving.chance()
       ? { procedure, seed: 1, worlds: WORLDS, width: WIDTH }
@@ -103,10 +103,10 @@ export class ScriptPage {
   protected readonly proof = computed(() => {
     if (this.desk.damaged() !== undefined) return '';
     if (!this.desk.right()) return 'It is not right yet: something in it is wrong.';
-    const tried = this.tried();
     if (this.proving.chance()) {
-      if (tried?.kind !== 'ended') return 'Trying it …';
-      const { held, worlds } = tried.result;
+      const tried = answerOf(this.job());
+      if (!tried) return 'Trying it …';
+      const { held, worlds } = tried;
       return `It works in ${sayShare(held.low)} to ${sayShare(held.high)} of all, as far as ${worlds.toLocaleString('en')} tries tell.`;
     }
     const study = this.proving.study();

@@ -4,7 +4,7 @@ import { mirroredMates, weaveCycles } from '@enumeron/core/weave';
 import { PackStore } from '../../pack/pack.store';
 import { EntryField } from '../../shared/form/entry-field';
 import { numberReader } from '../../shared/form/reading';
-import { answerTo, jobView } from '../../workers/job-view';
+import { answerOf, jobView } from '../../workers/job-view';
 import { CycleRing } from './cycle-ring';
 
 /** The largest pack that is looked at. */
@@ -45,7 +45,7 @@ export class CyclesPage {
   }));
 
   private readonly job = jobView('living properties', () => ({ order: this.pack.home() }));
-  protected readonly living = computed(() => answerTo(this.job(), { order: this.pack.home() }));
+  protected readonly living = computed(() => answerOf(this.job()));
 
   protected setSize(size: number | undefined): void {
     this.typed.set(size);

@@ -19,7 +19,7 @@ import { OrdersStore } from '../../data/orders.store';
 import { PackStore } from '../../pack/pack.store';
 import { FACTORIES } from '../../shared/factories';
 import { Strip } from '../../shared/strip';
-import { answerTo, jobView } from '../../workers/job-view';
+import { answerOf, jobView } from '../../workers/job-view';
 import { counted, tookWords } from '../search-words';
 import { tookSince } from '../took';
 import { WeavingStore } from '../weaving.store';
@@ -149,7 +149,7 @@ export class OrdersPage {
     return search?.kind === 'running' ? search.progress : undefined;
   });
   protected readonly failed = computed(() => this.search()?.kind === 'failed');
-  private readonly found = computed(() => answerTo(this.search(), this.wish()));
+  private readonly found = computed(() => answerOf(this.search()));
   private readonly took = tookSince(this.wish, this.found);
 
   protected readonly words = computed(() => {

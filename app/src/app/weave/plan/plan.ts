@@ -5,7 +5,7 @@ import { Move } from '@enumeron/core/moves';
 import { moveName, PlacesWish, weavePaths } from '@enumeron/core/weave';
 import { dequal } from 'dequal/lite';
 import { CUT_PRICES, CutPrice } from '../../data/kinds/weaving';
-import { answerTo, jobView } from '../../workers/job-view';
+import { answerOf, jobView } from '../../workers/job-view';
 import { tookSince } from '../took';
 import { WeavingStore } from '../weaving.store';
 import { HeadRow } from './head-row';
@@ -78,7 +78,7 @@ export class Plan {
     const search = this.search();
     return search?.kind === 'running' ? search.progress.toLocaleString('en') : undefined;
   });
-  protected readonly found = computed(() => answerTo(this.search(), this.wish()));
+  protected readonly found = computed(() => answerOf(this.search()));
   private readonly took = tookSince(this.wish, this.found);
   protected readonly failed = computed(() => this.search()?.kind === 'failed');
   protected readonly answer = computed(() => {

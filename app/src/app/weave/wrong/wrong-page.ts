@@ -20,7 +20,7 @@ import { CardText } from '../../shared/card-text';
 import { EntryField } from '../../shared/form/entry-field';
 import { cardCompleter, cardReader, numberReader } from '../../shared/form/reading';
 import { once } from '../../shared/once';
-import { answerTo, jobView } from '../../workers/job-view';
+import { answerOf, jobView } from '../../workers/job-view';
 import { WeaveLog } from '../log/weave-log';
 import { WeaveLogStore } from '../log/weave-log.store';
 
@@ -104,7 +104,7 @@ export class WrongPage {
   );
   private readonly job = jobView('diagnosis', this.asked);
   protected readonly failed = computed(() => this.job()?.kind === 'failed');
-  protected readonly found = computed(() => answerTo(this.job(), this.asked()));
+  protected readonly found = computed(() => answerOf(this.job()));
   protected readonly explanations = computed(() =>
     (this.found()?.explanations ?? []).map((each) => ({ each, says: sayExplanation(each, this.intended()) })),
   );
@@ -139,7 +139,7 @@ export class WrongPage {
   private readonly search = jobView('row', this.wayBack);
   protected readonly searching = computed(() => this.search()?.kind === 'running');
   protected readonly back = computed(() => {
-    const found = answerTo(this.search(), this.wayBack());
+    const found = answerOf(this.search());
     return found && (found.row?.map((move) => describeMove(move, this.pack.size())) ?? 'none');
   });
   protected readonly longest = LONGEST_BACK;
