@@ -293,7 +293,10 @@ export class Machine implements World {
     return value <= frame.high ? this.tryOut(frame, value) : this.next();
   }
 
-  /** A choice of which only what a `require` right behind it leaves is worth trying: where there is one, it is made. */
+  /**
+   * A choice of which only what a `require` right behind it leaves is worth trying: where there is one, it is made, and
+   * the `require` is gone past.
+   */
   private keepPromise(
     choice: Choice,
     promise: Promised,

@@ -1,7 +1,7 @@
 import type { Card } from '../deck/card';
 import { cardNamed } from './laid';
 import type { Condition, Expression, Step } from './procedure';
-import { INDIFFERENT, Table } from './table';
+import { Table } from './table';
 
 /** That one of these cards must lie in a packet, so far behind the chosen place. */
 export interface Promised {
@@ -40,6 +40,8 @@ const cardWanted = (name: string, that: Condition, packets: readonly string[]): 
   const [seen, card] = (that as { equal?: readonly Readonly<Record<string, unknown>>[] }).equal ?? [];
   const named = (card as { card?: string } | undefined)?.card;
   if (typeof seen !== 'object' || named === undefined || !('card at' in seen)) return undefined;
+  const wanted = cardNamed(named);
+  if (wanted === undefined) return undefined;
   const at = seen['card at'];
   const sum = typeof at === 'object' ? (at as { sum?: readonly unknown[] }).sum : undefined;
   const [base, plus] = sum?.length === 2 ? sum : [at, 0];
@@ -47,7 +49,7 @@ const cardWanted = (name: string, that: Condition, packets: readonly string[]): 
   return {
     packet: packets.indexOf(seen['of'] as string),
     plus,
-    cards: [cardNamed(named) ?? INDIFFERENT],
+    cards: [wanted],
     once: false,
   };
 };
