@@ -66,7 +66,8 @@ const shown = ({ card, text, odd }: SheetCell) => {
     }
     .text {
       display: block;
-      line-height: 69px;
+      padding-top: 12px;
+      line-height: 44px;
     }
     @media (min-width: 1080px) {
       ol {
