@@ -152,6 +152,7 @@ export class Boot {
    */
   async eraseAll(snapshots: boolean): Promise<void> {
     const samples = await this.samplesOf(this.rooms);
+    const { Drafts } = await this.scripts.load(() => import('./drafts'));
     const db = await this.storage.db();
     const tables = new Set(db.kinds.map(({ table }) => table));
     if (!snapshots) tables.delete(SNAPSHOTS.table);
@@ -160,6 +161,7 @@ export class Boot {
       await layOut(db, samples, this.paths());
     });
     this.journal.forgetLeft();
+    this.injector.get(Drafts).forget();
   }
 }
 

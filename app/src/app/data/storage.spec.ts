@@ -34,6 +34,7 @@ import { Reader } from './reader';
 import { sampleOrders } from './sample';
 import { SettingsStore } from './settings.store';
 import { MAKE_DATABASE, PATIENCE, Storage } from './storage';
+import { Tab } from './tab';
 
 const [tidemark] = sampleOrders();
 let db: Database;
@@ -645,6 +646,75 @@ describe('drafts', () => {
     full.mockRestore();
     await drafts.keep('new', { text: 'AC' });
     expect([drafts.failed(), await drafts.find('new')]).toEqual([false, { text: 'AC' }]);
+  });
+
+  /** What local storage holds of this tab, and a draft that was there before the application began. */
+  const KEY = 'enumeron-drafts ';
+  const unstored = async (): Promise<unknown> =>
+    JSON.parse(localStorage.getItem(KEY + (await TestBed.inject(Tab).id)) ?? 'null');
+
+  test('are kept at once, and until the database has them', async () => {
+    const drafts = TestBed.inject(Drafts);
+    await drafts.find('new');
+    const stored = drafts.keep('new', { text: 'AC' });
+    expect(await unstored()).toMatchObject([{ subject: 'new', fields: { text: 'AC' } }]);
+    await stored;
+    expect(await unstored()).toBeNull();
+    const full = jest.spyOn(db.table('drafts'), 'put').mockRejectedValue(new Error('no room'));
+    await drafts.keep('new', { text: 'AC 2' });
+    expect(await drafts.find('new')).toEqual({ text: 'AC 2' });
+    full.mockRestore();
+    await drafts.drop('new');
+    expect([await drafts.find('new'), await unstored()]).toEqual([undefined, null]);
+  });
+
+  test('that were not stored are this tab’s after a reload, and of one that is gone are offered', async () => {
+    const own = await TestBed.inject(Tab).id;
+    const [at, subject] = [7, 'new'];
+    localStorage.setItem(
+      KEY + own,
+      JSON.stringify([
+        { at, subject, fields: { text: 'mine' } },
+        { at, subject: 5 },
+      ]),
+    );
+    localStorage.setItem(`${KEY}gone`, JSON.stringify([{ at, subject, fields: { text: 'theirs' } }]));
+    localStorage.setItem(`${KEY}odd`, '[{"subject":"new","at":1,"fields":{"text":{}}},7');
+    await db
+      .rows(DRAFTS)
+      .put({ id: `${own} ${subject}`, tab: own, subject, at: 3, fields: { text: 'older' } });
+    const drafts = TestBed.inject(Drafts);
+    expect(await drafts.find(subject)).toEqual({ text: 'mine' });
+    const [left] = await drafts.left(subject);
+    expect(left).toMatchObject({ tab: 'gone', at, fields: { text: 'theirs' } });
+    await drafts.discard(left);
+    expect(await drafts.left(subject)).toEqual([]);
+    expect(Object.keys(localStorage).filter((key) => key.startsWith(KEY))).toEqual([]);
+  });
+
+  test('are kept while there is no database but one in memory, and go into the other when it answers', async () => {
+    const drafts = TestBed.inject(Drafts);
+    const storage = TestBed.inject(Storage);
+    storage.trouble.set('silent');
+    await drafts.keep('new', { text: 'AC' });
+    await drafts.keep('rule', { text: '5' });
+    await drafts.drop('rule');
+    expect(await unstored()).toMatchObject([{ subject: 'new', fields: { text: 'AC' } }, { subject: 'rule' }]);
+    await db.rows(DRAFTS).clear();
+    storage.trouble.set(undefined);
+    TestBed.tick();
+    await until(() => Object.keys(localStorage).every((key) => !key.startsWith(KEY)));
+    expect(await drafts.find('new')).toEqual({ text: 'AC' });
+  });
+
+  test('that are on their way are gone when everything is erased', async () => {
+    const drafts = TestBed.inject(Drafts);
+    const full = jest.spyOn(db.table('drafts'), 'put').mockRejectedValue(new Error('no room'));
+    await drafts.keep('new', { text: 'A' });
+    localStorage.setItem(`${KEY}gone`, '[{"subject":"new","at":1,"fields":{}}]');
+    full.mockRestore();
+    await TestBed.inject(Boot).eraseAll(false);
+    expect([await drafts.find('new'), await drafts.left('new')]).toEqual([undefined, []]);
   });
 });
 
