@@ -1,11 +1,11 @@
-import { Component, provideEnvironmentInitializer, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, provideEnvironmentInitializer, signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { NavigationEnd, provideRouter, Router } from '@angular/router';
 import { RouterTestingHarness } from '@angular/router/testing';
 import { filter, firstValueFrom } from 'rxjs';
 import { drawAtOnce } from './draw-at-once';
 
-@Component({ template: `{{ says() }}` })
+@Component({ changeDetection: ChangeDetectionStrategy.OnPush, template: `{{ says() }}` })
 class Room {
   readonly says = signal('the room');
 }
