@@ -129,7 +129,8 @@ test.describe('storage that', () => {
     await page.keyboard.press('Enter');
     await expect(page.locator('.status')).toContainText('turned 2');
     await page.keyboard.press('Escape');
-    await page.waitForTimeout(500);
+    // What is on its way is stored.
+    await page.waitForFunction(() => sessionStorage.getItem('enumeron-in-flight') === null);
     await page.evaluate(() => {
       const { put, add } = IDBObjectStore.prototype;
       const refuse = (): never => {

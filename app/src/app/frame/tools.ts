@@ -33,7 +33,7 @@ import { Journal } from '../data/journal';
     .ask {
       display: none;
     }
-    @media (max-width: 699.98px) {
+    @media (max-width: 43.749em) {
       .ask {
         display: block;
       }

@@ -29,7 +29,7 @@ import { wayOfSent } from './ways/ways';
       <router-outlet />
     </div>`,
   styles: `
-    @media (max-width: 699.98px) {
+    @media (max-width: 43.749em) {
       .sheet {
         border: 0;
         background: none;

@@ -73,7 +73,7 @@ import { Viewport } from './viewport';
       color: var(--petrol);
       font-size: 0.85rem;
     }
-    @media (max-width: 699.98px) {
+    @media (max-width: 43.749em) {
       :host {
         display: block;
         padding-bottom: 250px;

@@ -39,7 +39,7 @@ const shown = ({ card, text, odd }: SheetCell) => {
 
     ol {
       display: grid;
-      grid-template-columns: repeat(auto-fill, minmax(38px, 1fr));
+      grid-template-columns: repeat(auto-fill, minmax(2.375rem, 1fr));
       gap: 4px;
       margin: 0;
       padding: 0;
@@ -60,16 +60,16 @@ const shown = ({ card, text, odd }: SheetCell) => {
     }
     .card {
       display: block;
-      padding-top: 16px;
+      padding-top: 1rem;
       line-height: 1.15;
       white-space: pre-line;
     }
     .text {
       display: block;
-      padding-top: 12px;
-      line-height: 44px;
+      padding-top: 0.75rem;
+      line-height: 2.75rem;
     }
-    @media (min-width: 1080px) {
+    @media (min-width: 67.5em) {
       ol {
         grid-template-columns: repeat(13, minmax(0, 1fr));
       }

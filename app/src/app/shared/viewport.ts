@@ -3,9 +3,9 @@ import { inject, Injectable } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { map } from 'rxjs';
 
-/** Below this the interface is laid out for one thumb; the style sheets know the same width. */
-const PHONE = '(max-width: 699.98px)';
-const NARROW = '(max-width: 1079.98px)';
+/** Below this the interface is laid out for one thumb; the style sheets know the same widths, in the size of the text. */
+const PHONE = '(max-width: 43.749em)';
+const NARROW = '(max-width: 67.499em)';
 
 /** What the window has room for. */
 @Injectable({ providedIn: 'root' })

@@ -8,6 +8,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, viewChild 
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { switchMap } from 'rxjs';
 import { OrdersStore } from '../../data/orders.store';
+import { rem } from '../../shared/rem';
 import { DamagedEntry } from './damaged-entry';
 import { OrderEntry } from './order-entry';
 
@@ -39,7 +40,7 @@ const FIRST = 12;
   </cdk-virtual-scroll-viewport>`,
   styles: `
     .entry {
-      height: 106px;
+      height: 6.625rem;
       overflow: hidden;
     }
   `,
@@ -48,8 +49,8 @@ export class LongList {
   private readonly store = inject(OrdersStore);
   readonly meant = input.required<boolean>();
 
-  /** How high an entry is, in pixels. */
-  protected readonly height = 106;
+  /** How high an entry is, in pixels: more where the text is set larger. */
+  protected readonly height = 6.625 * rem();
   protected readonly indices = computed(() =>
     Array.from({ length: this.store.count() ?? 0 }, (_, index) => index),
   );

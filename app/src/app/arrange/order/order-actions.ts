@@ -24,7 +24,7 @@ import { once } from '../../shared/once';
       gap: 10px;
       margin-top: 18px;
     }
-    @media (max-width: 699.98px) {
+    @media (max-width: 43.749em) {
       :host > * {
         min-height: 44px;
       }

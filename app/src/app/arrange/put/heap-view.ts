@@ -52,7 +52,7 @@ import { CardFace } from '../../shared/card-face';
       font-size: 1.4rem;
       font-weight: 400;
     }
-    @media (max-width: 699.98px) {
+    @media (max-width: 43.749em) {
       section {
         min-height: 4.4rem;
         margin: 6px 0;

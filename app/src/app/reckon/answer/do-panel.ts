@@ -60,7 +60,7 @@ import { CardText } from '../../shared/card-text';
     li:first-child {
       border-top: 0;
     }
-    @media (max-width: 699.98px) {
+    @media (max-width: 43.749em) {
       h2 {
         display: none;
       }

@@ -70,7 +70,7 @@ export interface AskedFor {
       cursor: pointer;
     }
 
-    @media (max-width: 699.98px) {
+    @media (max-width: 43.749em) {
       input,
       button {
         min-height: 44px;

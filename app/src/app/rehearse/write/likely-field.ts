@@ -89,7 +89,7 @@ const tableIn = (text: string): Readonly<Record<string, number>> | undefined => 
       width: 14rem;
     }
 
-    @media (max-width: 699.98px) {
+    @media (max-width: 43.749em) {
       select,
       input {
         min-height: 44px;

@@ -123,7 +123,7 @@ const LONG = 38;
       font: 600 0.92em var(--mono);
     }
 
-    @media (max-width: 699.98px) {
+    @media (max-width: 43.749em) {
       input {
         min-width: 44px;
         height: 44px;
