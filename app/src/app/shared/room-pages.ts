@@ -71,15 +71,17 @@ export class RoomPages {
   protected readonly path = computed(() => this.url().split(/[?#]/)[0].split('/').at(2) ?? '');
 
   constructor() {
-    // The row is wider than a phone: the page that is open is drawn into sight.
+    // The row is wider than a phone: the page that is open is drawn into sight, when the browser lays the room out.
     afterRenderEffect({
       read: () => {
         const [row, path] = [this.row().nativeElement, this.path()];
-        const here = row
-          .querySelectorAll<HTMLElement>('a')
-          .item(this.pages().findIndex(([each]) => each === path)) as HTMLElement | null;
-        if (here) row.scrollLeft = Math.max(0, here.offsetLeft - (row.clientWidth - here.offsetWidth) / 2);
+        const open = this.pages().findIndex(([each]) => each === path);
+        requestAnimationFrame(() => drawIntoSight(row, row.querySelectorAll('a').item(open)));
       },
     });
   }
 }
+
+const drawIntoSight = (row: HTMLElement, page: HTMLElement | null): void => {
+  if (page) row.scrollLeft = Math.max(0, page.offsetLeft - (row.clientWidth - page.offsetWidth) / 2);
+};

@@ -3,16 +3,33 @@ import { bySuit, placeOf } from '@enumeron/core/deck';
 import { Direction, DIRECTION_WORDS, itemId, ItemPace } from '@enumeron/core/learn';
 import { markOnRail } from '../../pack/marks';
 import { PackStore } from '../../pack/pack.store';
-import { CardFace } from '../../shared/card-face';
 import { LearnStore } from '../learn.store';
+import { SuitCell, SuitSheet } from '../suit-sheet';
 
 /** From this many milliseconds on a card is as pale as it gets. */
 const SLOWEST = 5000;
 
+/** How fast a card is and how often it went wrong, as its cell shows it. */
+const toldOf = (pace: ItemPace | undefined): Omit<SuitCell, 'card'> => {
+  if (!pace) return { part: 0, text: '·', spoken: 'not asked yet' };
+  const { median, wrong, fluent } = pace;
+  const seconds = median === undefined ? undefined : (median / 1000).toFixed(1);
+  return {
+    part: median === undefined ? 0 : 1 - Math.min(1, median / SLOWEST),
+    text: seconds ?? '·',
+    wrong: wrong > 0 ? `×${wrong.toString()}` : undefined,
+    framed: fluent,
+    spoken: [
+      seconds === undefined ? 'no time yet' : `${seconds} seconds`,
+      ...(wrong > 0 ? [`${wrong.toString()} of the last ten wrong`] : []),
+    ].join(', '),
+  };
+};
+
 /** Every card with how fast it is and how often it went wrong, in one direction; the slow ones are marked on the rail. */
 @Component({
   selector: 'en-heat-sheet',
-  imports: [CardFace],
+  imports: [SuitSheet],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<h3>Card by card</h3>
     <div class="row" role="group" aria-label="Direction">
@@ -31,21 +48,8 @@ const SLOWEST = 5000;
       The median of the last five right answers in seconds, and how many of the last ten were wrong (×). The
       longer the bar, the faster; framed is fluent, and what is not is hatched on the rail.
     </p>
-    @for (row of rows(); track $index) {
-      <ul class="suits">
-        @for (each of row; track each.card) {
-          <li [style.--part]="each.fast" [class.fluent]="each.pace?.fluent">
-            <en-card [card]="each.card" />
-            <span class="time">{{ each.time }}</span>
-            @if (each.pace?.wrong; as wrong) {
-              <span class="wrong">×{{ wrong }}</span>
-            }
-            <span class="spoken">{{ each.spoken }}</span>
-          </li>
-        }
-      </ul>
-    }`,
-  styleUrls: ['../../shared/page.scss', '../../shared/chart.scss', './heat-sheet.scss'],
+    <en-suit-sheet [rows]="rows()" />`,
+  styleUrls: ['../../shared/page.scss', '../../shared/chart.scss'],
 })
 export class HeatSheet {
   readonly paces = input.required<ReadonlyMap<string, ItemPace>>();
@@ -60,27 +64,19 @@ export class HeatSheet {
     return chosen !== undefined && this.directions().includes(chosen) ? chosen : this.directions()[0];
   });
 
-  protected readonly rows = computed(() =>
+  private readonly cards = computed(() =>
     bySuit(this.store.order()).map((row) =>
-      row.map((card) => {
-        const pace = this.paces().get(itemId({ direction: this.direction(), card }));
-        const median = pace?.median;
-        return {
-          ...{ card, pace, time: median === undefined ? '·' : (median / 1000).toFixed(1) },
-          fast: median === undefined ? 0 : 1 - Math.min(1, median / SLOWEST),
-          spoken:
-            pace === undefined
-              ? 'not asked yet'
-              : `${median === undefined ? 'no time yet' : 'seconds'}${pace.wrong > 0 ? `, ${pace.wrong.toString()} of the last ten wrong` : ''}`,
-        };
-      }),
+      row.map((card) => ({ card, pace: this.paces().get(itemId({ direction: this.direction(), card })) })),
     ),
+  );
+  protected readonly rows = computed(() =>
+    this.cards().map((row) => row.map(({ card, pace }): SuitCell => ({ card, ...toldOf(pace) }))),
   );
 
   constructor() {
     markOnRail(() => {
       const now = this.pack.now();
-      return this.rows().flatMap((row) =>
+      return this.cards().flatMap((row) =>
         row.flatMap(({ card, pace }) => {
           const place = placeOf(now, card);
           return pace && !pace.fluent && place !== undefined ? [{ place, mark: 'slow' as const }] : [];

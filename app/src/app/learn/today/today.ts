@@ -2,13 +2,13 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
 import { bySuit } from '@enumeron/core/deck';
-import { CardFace } from '../../shared/card-face';
 import { CardText } from '../../shared/card-text';
 import { HeadWayList } from '../../shared/head-way-list';
 import { MissingPart } from '../../shared/missing-part';
 import { once } from '../../shared/once';
 import { LearnStore } from '../learn.store';
 import { startByEnter } from '../start-by-enter';
+import { SuitCell, SuitSheet } from '../suit-sheet';
 import { MovedItems } from './moved-items';
 import { NextDays } from './next-days';
 import { OtherOrders } from './other-orders';
@@ -18,7 +18,7 @@ const MINUTE = 60_000;
 /** What is due today, how long it takes, and the start; below, how far each card is. */
 @Component({
   selector: 'en-today',
-  imports: [CardFace, CardText, HeadWayList, MatButton, MissingPart, NextDays, RouterLink],
+  imports: [CardText, HeadWayList, MatButton, MissingPart, NextDays, RouterLink, SuitSheet],
   providers: [MovedItems, OtherOrders],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './today.html',
@@ -41,9 +41,15 @@ export class Today {
 
   /** Every card with how many of its items are held, in rows by suit, and what else the pack has. */
   protected readonly rows = computed(() => {
-    const [held, begun] = [this.store.heldOf(), this.store.begun()];
+    const [heldOf, begun, directions] = [this.store.heldOf(), this.store.begun(), this.directions()];
     return bySuit(this.store.order()).map((row) =>
-      row.map((card) => ({ card, held: held.get(card) ?? 0, begun: begun.has(card) })),
+      row.map((card): SuitCell => {
+        const held = heldOf.get(card) ?? 0;
+        const told = begun.has(card)
+          ? { text: held.toString(), spoken: `${held.toString()} held` }
+          : { text: '·', spoken: 'not begun' };
+        return { card, part: held / Math.max(1, directions), ...told };
+      }),
     );
   });
   protected readonly directions = computed(() => this.store.settings().directions.length);
