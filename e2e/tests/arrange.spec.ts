@@ -16,7 +16,6 @@ test('a bad order is pasted, mended, named, used and reckoned with', async ({ en
   await page.getByRole('button', { name: 'Save the order' }).click();
   await expect(page.getByText('Give it a name.')).toBeVisible();
 
-  await page.waitForTimeout(400);
   await page.reload();
   await expect(cards).toHaveValue(bad.join(' '));
 

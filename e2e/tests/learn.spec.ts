@@ -24,7 +24,6 @@ test('a first practice by keyboard alone, left and gone on with after a reload',
   await expect(page.getByRole('status').getByText('taken back')).toBeVisible();
   await answer(page, 7);
 
-  await page.waitForTimeout(500);
   await page.reload();
   await expect(page.locator('.far')).toContainText('7 answered');
   await answer(page, 8);

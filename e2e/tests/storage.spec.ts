@@ -239,7 +239,6 @@ test.describe('two tabs', () => {
     }
     await page.reload();
     await expect(page.getByRole('textbox', { name: 'Cards' })).toHaveValue('AC 2C');
-    await other.waitForTimeout(300);
     await other.close();
     await page.reload();
     await expect(page.getByText('Unfinished since')).toContainText('KH QH');

@@ -21,7 +21,6 @@ test('a row by keyboard alone: typed, stepped, applied and undone; the keys are 
   await page.keyboard.press('Backspace');
   await expect(row.locator('.chip')).toHaveText(['in', 'cut 12']);
   // What stands is still there after a reload.
-  await page.waitForTimeout(300);
   await page.reload();
   await expect(row.locator('.chip')).toHaveText(['in', 'cut 12']);
   await page.getByRole('button', { name: 'Apply to the pack' }).click();
