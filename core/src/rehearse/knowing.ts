@@ -21,11 +21,14 @@ export type Knowing = readonly (readonly (readonly boolean[])[])[];
 const AT_ONCE = 50_000;
 const BUDGET = 4_000_000;
 
+const NONE: readonly Moment[] = [];
+
 /** A moment of the acted world as other worlds are compared with it. */
 interface Moment {
   readonly sights: readonly number[];
-  readonly known: boolean[][];
   readonly scene: Scene;
+  /** By packet: the places at which the same card has lain in every world so far. */
+  readonly same: readonly number[][];
 }
 
 /**
@@ -42,33 +45,61 @@ export const KNOWING: JobRule<KnowingArgs, number, Knowing | undefined> = {
     const moments = actOut(procedure, chosen).scenes.map((scene): Moment => ({
       scene,
       sights: watched.map((index) => scene.values[index]),
-      known: scene.packets.map(({ cards }) => cards.map(() => true)),
+      same: scene.packets.map(({ cards }) => [...cards.keys()]),
     }));
     const at = new Map<number, Moment[]>();
     for (const moment of moments) at.set(moment.scene.at, [...(at.get(moment.scene.at) ?? []), moment]);
     const machine = new Machine(program, { sights: true, ended: () => undefined });
     const cards = new Uint8Array(MOST_CARDS);
     for (let done = false; !done;) {
-      for (const moment of at.get(machine.here) ?? [])
-        if (watched.every((index, which) => machine.values[index] === moment.sights[which]))
-          compare(machine, moment, cards);
+      const here = at.get(machine.here) ?? NONE;
+      for (const moment of here)
+        if (isSeenSo(machine, watched, moment) && !compare(machine, moment, cards))
+          at.set(machine.here, here.filter(isOpen));
       done = machine.run(machine.steps + 1);
       if (machine.full || machine.steps >= budget) return undefined;
       if (machine.steps % AT_ONCE === 0) yield machine.progress;
     }
-    return moments.map(({ known }) => known);
+    return moments.map(knownAt);
   },
 };
 
-/** Notes where another card lies than in the world that is acted out. */
-const compare = ({ table }: Machine, { scene, known }: Moment, cards: Uint8Array): void => {
-  scene.packets.forEach((packet, index) => {
-    const count = table.write(index, cards, 0);
-    packet.cards.forEach(({ card }, place) => {
-      if (place >= count || (cards[place] & (FACE_UP - 1)) !== card) known[index][place] = false;
-    });
-  });
+/** Whether what was seen in a world by now is what was seen at a moment of the acted one. */
+const isSeenSo = ({ values }: Machine, watched: readonly number[], { sights }: Moment): boolean => {
+  for (let which = 0; which < watched.length; which++)
+    if (values[watched[which]] !== sights[which]) return false;
+  return true;
 };
+
+/** Whether there is a place of which it may still turn out that another card lies there. */
+const isOpen = ({ same }: Moment): boolean => same.some((places) => places.length > 0);
+
+/**
+ * Leaves the places at which the same card lies as in the world that is acted out.
+ *
+ * @returns whether there are any.
+ */
+const compare = ({ table }: Machine, moment: Moment, cards: Uint8Array): boolean => {
+  const { scene, same } = moment;
+  for (let packet = 0; packet < same.length; packet++) {
+    const places = same[packet];
+    if (places.length === 0) continue;
+    const count = table.write(packet, cards, 0);
+    const acted = scene.packets[packet].cards;
+    let left = 0;
+    for (const place of places)
+      if (place < count && (cards[place] & (FACE_UP - 1)) === acted[place].card) places[left++] = place;
+    places.length = left;
+  }
+  return isOpen(moment);
+};
+
+const knownAt = ({ scene, same }: Moment): boolean[][] =>
+  scene.packets.map(({ cards }, packet) => {
+    const known = cards.map(() => false);
+    for (const place of same[packet]) known[place] = true;
+    return known;
+  });
 
 /** What the performer can know in a world, as far as the budget goes. */
 export const knowing = (args: KnowingArgs): Knowing | undefined => runJob(KNOWING, args);
