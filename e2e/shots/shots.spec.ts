@@ -91,8 +91,9 @@ test.describe('a practice on a phone', () => {
   });
 });
 
-test('arrange', async ({ enumeron }) => {
+test('arrange', async ({ enumeron, page }) => {
   await enumeron.open('/arrange/sample-tidemark');
+  await page.getByText('no two neighbours of like rank').waitFor();
   await shoot(enumeron, 'arrange');
 });
 
