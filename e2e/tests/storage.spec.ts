@@ -343,7 +343,6 @@ test('what is typed survives leaving the view, Back, and a closed tab at the sam
   context,
 }) => {
   const text = 'AC 3H KH 9D QC 4C JH AS';
-  const typed = new RegExp(`^${text.slice(0, -1)}`);
   const cards = (tab: Page): ReturnType<Page['getByRole']> => tab.getByRole('textbox', { name: 'Cards' });
   await page.goto('/reckon');
   await expect(page.getByRole('textbox').first()).toBeVisible();
@@ -366,7 +365,7 @@ test('what is typed survives leaving the view, Back, and a closed tab at the sam
     await cards(tab).pressSequentially(text, { delay: 15 });
     await leave(tab);
     await letGo();
-    await expect(cards(tab)).toHaveValue(typed);
+    await expect(cards(tab)).toHaveValue(text);
     await tab.getByRole('button', { name: 'Leave without saving' }).click();
     await tab.close();
   }
@@ -378,5 +377,6 @@ test('what is typed survives leaving the view, Back, and a closed tab at the sam
   await letGo();
   await page.goto('/arrange/new');
   await page.getByRole('button', { name: 'Go on with it' }).click();
-  await expect(cards(page)).toHaveValue(typed);
+  // The last key may have been on its way out of the tab.
+  await expect(cards(page)).toHaveValue(new RegExp(`^${text.slice(0, -1)}`));
 });

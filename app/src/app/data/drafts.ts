@@ -106,7 +106,8 @@ export class Drafts {
 
   /** Keeps what is in no database that lasts; before the tab's id is known there is no name for it. */
   private keepText(): void {
-    if (this.id !== undefined) keepUnstored(this.id, [...this.inMemory.values(), ...this.next.values()]);
+    const newest = new Map([...this.inMemory, ...this.next]);
+    if (this.id !== undefined) keepUnstored(this.id, [...newest.values()]);
   }
 
   private drained(): Promise<void> {

@@ -698,7 +698,10 @@ describe('drafts', () => {
     storage.trouble.set('silent');
     await drafts.keep('new', { text: 'AC' });
     await drafts.keep('rule', { text: '5' });
-    await drafts.drop('rule');
+    const dropped = drafts.drop('rule');
+    // The newest of each alone, also while it is on its way.
+    expect(await unstored()).toHaveLength(2);
+    await dropped;
     expect(await unstored()).toMatchObject([{ subject: 'new', fields: { text: 'AC' } }, { subject: 'rule' }]);
     await db.rows(DRAFTS).clear();
     storage.trouble.set(undefined);
