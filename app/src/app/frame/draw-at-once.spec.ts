@@ -11,7 +11,7 @@ class Room {
 }
 
 /** What stands on the page when a room has been opened, before the browser comes to do anything else. */
-const drawnAfter = async (path: string, initializers: (() => void)[]): Promise<string | null> => {
+const drawnWith = async (...initializers: (() => void)[]): Promise<string | null> => {
   TestBed.configureTestingModule({
     providers: [
       provideRouter([{ path: 'room', component: Room }]),
@@ -21,14 +21,14 @@ const drawnAfter = async (path: string, initializers: (() => void)[]): Promise<s
   const { fixture } = await RouterTestingHarness.create();
   const router = TestBed.inject(Router);
   const opened = firstValueFrom(router.events.pipe(filter((event) => event instanceof NavigationEnd)));
-  void router.navigateByUrl(path);
+  void router.navigateByUrl('/room');
   await opened;
   await Promise.resolve();
   return (fixture.nativeElement as HTMLElement).textContent;
 };
 
 test('a room that was opened is drawn in the same task; by itself it would come in a later one', async () => {
-  expect(await drawnAfter('/room', [])).toBe('');
+  expect(await drawnWith()).toBe('');
   TestBed.resetTestingModule();
-  expect(await drawnAfter('/room', [drawAtOnce])).toBe('the room');
+  expect(await drawnWith(drawAtOnce)).toBe('the room');
 });

@@ -7,6 +7,7 @@ export interface SuitCell {
   readonly card: Card;
   /** How long its bar is, 0 to 1. */
   readonly part: number;
+  /** A figure, or a dot while there is none. */
   readonly text: string;
   /** What went wrong, where something did. */
   readonly wrong?: string;

@@ -1,3 +1,4 @@
+import { TestBed } from '@angular/core/testing';
 import fc from 'fast-check';
 import { numberOrder } from '@enumeron/core/deck';
 import { cut } from '@enumeron/core/moves';
@@ -10,12 +11,22 @@ import { CardText } from './card-text';
 import { faceOf } from './face';
 import { HandSum } from './hand-sum';
 import { OrderSheet } from './order-sheet';
+import { remSignal } from './rem';
 import { Ring } from './ring';
 import { arcBetween, gapAngle, placeAngle, pointAt } from './ring.geometry';
 import { Strip } from './strip';
 
 const home = sampleOrders()[0].cards;
 const SEVEN_OF_DIAMONDS = 19;
+
+test('a rem is as large as the text of the page, also when the window has become another', () => {
+  const rem = TestBed.runInInjectionContext(() => remSignal());
+  expect(rem()).toBe(16);
+  document.documentElement.style.fontSize = '20px';
+  window.dispatchEvent(new Event('resize'));
+  expect(rem()).toBe(20);
+  document.documentElement.style.fontSize = '';
+});
 
 test('cards in a sentence are coloured for the eye and spoken by name, and no word is lost', async () => {
   const { all, text, set } = await render(CardText, { text: 'Cut so that Q♣ comes to the face, then 10♥.' });

@@ -8,7 +8,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, viewChild 
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { switchMap } from 'rxjs';
 import { OrdersStore } from '../../data/orders.store';
-import { rem } from '../../shared/rem';
+import { remSignal } from '../../shared/rem';
 import { DamagedEntry } from './damaged-entry';
 import { OrderEntry } from './order-entry';
 
@@ -27,7 +27,7 @@ const FIRST = 12;
     OrderEntry,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<cdk-virtual-scroll-viewport scrollWindow [itemSize]="height">
+  template: `<cdk-virtual-scroll-viewport scrollWindow [itemSize]="height()">
     <div *cdkVirtualFor="let index of indices()" class="entry">
       @if (rows().get(index); as each) {
         @if ('order' in each) {
@@ -49,8 +49,9 @@ export class LongList {
   private readonly store = inject(OrdersStore);
   readonly meant = input.required<boolean>();
 
-  /** How high an entry is, in pixels: more where the text is set larger. */
-  protected readonly height = 6.625 * rem();
+  private readonly rem = remSignal();
+  /** How high an entry is, in pixels: as its style says in rem. */
+  protected readonly height = computed(() => 6.625 * this.rem());
   protected readonly indices = computed(() =>
     Array.from({ length: this.store.count() ?? 0 }, (_, index) => index),
   );
