@@ -9,9 +9,11 @@ import { Committed, Journal } from './journal';
 import { Kind, onlyPlace, Place, placeOf } from './kind';
 import { kindNamed, KINDS } from './kinds';
 import { BACKUPS } from './kinds/backups';
-import { DAMAGED, DamagedRow } from './kinds/damaged';
+import { DAMAGED } from './kinds/damaged';
+import { roomsSeeded, SEEDED, SeededRow } from './kinds/seeded';
 import { SnapshotReason, SNAPSHOTS } from './kinds/snapshots';
 import { Reader } from './reader';
+import { ROOM_SAMPLES } from './samples';
 import { Rows } from './rows';
 import { Storage } from './storage';
 
@@ -46,6 +48,7 @@ export class BackupService {
   private readonly damage = inject(Damage);
   private readonly journal = inject(Journal);
   private readonly work = inject(BACKUP_WORK);
+  private readonly rooms = inject(ROOM_SAMPLES);
 
   /**
    * The backup of this moment as the text of a file that has been read back. What is shown and not stored is in it;
@@ -84,30 +87,59 @@ export class BackupService {
     await this.reader.ready();
     const db = await this.storage.db();
     const kinds: KindPreview[] = [];
-    for (const kind of covered(outcome.backup)) kinds.push(await previewOf(db, kind, outcome.backup));
+    for (const kind of covered(outcome.backup)) kinds.push(await this.previewOf(db, kind, outcome.backup));
     return { ok: true, preview: { backup: outcome.backup, kinds } };
   }
 
   /**
-   * Restores a backup as one action that can be undone, with a snapshot before it.
+   * Restores a backup as one action that can be undone, with a snapshot before it: every kind that it holds.
    *
+   * @param way `replace` makes these kinds as they were then, `add` brings the rows whose keys are not here.
    * @throws when storage refuses; nothing has changed then.
    */
   async restore({ backup }: Preview, way: RestoreWay, at: Date): Promise<void> {
     await this.takeSnapshot('restore', at);
     const db = await this.storage.db();
-    const kinds = covered(backup).filter(({ line, single }) => line && (way === 'replace' || !single));
     const rows = new Map<Place, unknown>();
-    for (const kind of kinds) {
-      const stored = new Set((await db.table(kind.table).toCollection().primaryKeys()).map(String));
-      const held = new Map((backup.rows[kind.name] ?? []).map((row) => [kind.keyOf(row), row]));
-      for (const [key, row] of held)
-        if (way === 'replace' || !stored.has(key)) rows.set(placeOf(kind, key), row);
-      if (way === 'replace') for (const place of goneFrom(kind, stored, held)) rows.set(place, undefined);
+    for (const kind of covered(backup))
+      for (const { key, held, stored } of await this.pairs(db, kind, backup)) {
+        const wanted = bringing(kind, way, held, stored);
+        if (wanted !== stored) rows.set(placeOf(kind, key), wanted);
+      }
+    // What was then without a room's sample stays without it.
+    const noted = onlyPlace(SEEDED) as Place;
+    if (way === 'replace') rows.set(noted, this.allSeeded(await db.rows(SEEDED).get(noted.key)));
+    await this.journal.store('restore a backup', 'table', [...rows.keys()], () => [...rows.values()]);
+  }
+
+  private allSeeded(row: SeededRow | undefined): SeededRow {
+    const rooms = [...roomsSeeded(row), ...this.rooms.map(({ path }) => path)];
+    return { id: 'seeded', at: row?.at ?? 0, rooms: [...new Set(rooms)] };
+  }
+
+  /** What a backup holds of a kind beside what is stored: each key once. A row that cannot be read is as none. */
+  private async pairs(db: Database, kind: Kind, backup: Backup): Promise<readonly Pair[]> {
+    const held = new Map((backup.rows[kind.name] ?? []).map((row) => [kind.keyOf(row), row]));
+    const pairs: Pair[] = [];
+    for await (const [key, row] of rowsOf(db, kind)) {
+      if (!this.reader.read(kind, row).ok) continue;
+      pairs.push({ key, held: held.get(key), stored: row });
+      held.delete(key);
     }
-    const places = [...rows.keys()];
-    await this.journal.store('restore a backup', places, () => [...rows.values()]);
-    await db.rows(DAMAGED).bulkPut((backup.rows[DAMAGED.name] ?? []) as DamagedRow[]);
+    for (const [key, row] of held) pairs.push({ key, held: row, stored: undefined });
+    return pairs;
+  }
+
+  private async previewOf(db: Database, kind: Kind, backup: Backup): Promise<KindPreview> {
+    const counts = { new: 0, changed: 0, same: 0, removed: 0 };
+    for (const { held, stored } of await this.pairs(db, kind, backup)) {
+      // Where there is one row at most, one stands always: what is not stored is the stand-in.
+      if (sameRow(stored ?? kind.single?.standIn, held ?? kind.single?.standIn)) counts.same++;
+      else if (stored === undefined && !kind.single) counts.new++;
+      else if (held !== undefined) counts.changed++;
+      else if (bringing(kind, 'replace', held, stored) === undefined) counts.removed++;
+    }
+    return { kind, ...counts };
   }
 
   private async readable(db: Database, kind: Kind): Promise<readonly unknown[]> {
@@ -141,23 +173,17 @@ async function* rowsOf(db: Database, kind: Kind): AsyncGenerator<readonly [key: 
   }
 }
 
-const goneFrom = (kind: Kind, stored: ReadonlySet<string>, held: ReadonlyMap<string, unknown>): Place[] => {
-  const keys = kind.single ? [kind.single.key] : [...stored];
-  return keys.filter((key) => !held.has(key)).map((key) => placeOf(kind, key));
-};
+/** A row of a backup and the stored one under the same key; undefined where there is none. */
+interface Pair {
+  readonly key: string;
+  readonly held: unknown;
+  readonly stored: unknown;
+}
 
-const previewOf = async (db: Database, kind: Kind, backup: Backup): Promise<KindPreview> => {
-  const held = new Map((backup.rows[kind.name] ?? []).map((row) => [kind.keyOf(row), row]));
-  let [changed, same, removed] = [0, 0, 0];
-  for await (const [key, row] of rowsOf(db, kind)) {
-    if (!held.has(key)) removed += kind === (DAMAGED as Kind) ? 0 : 1;
-    else if (sameRow(row, held.get(key))) same++;
-    else changed++;
-  }
-  // A stand-in that is in the file as well is no news.
-  const stood =
-    kind.single && changed + same === 0 && sameRow(held.get(kind.single.key), kind.single.standIn);
-  return { kind, new: stood ? 0 : held.size - changed - same, changed, same, removed };
+/** What stands under a key once a backup is restored. Damaged rows are kept aside for good: none goes. */
+const bringing = (kind: Kind, way: RestoreWay, held: unknown, stored: unknown): unknown => {
+  if (way === 'replace') return kind === (DAMAGED as Kind) ? (held ?? stored) : held;
+  return kind.single ? stored : (stored ?? held);
 };
 
 /** The name of a backup file: `enumeron-2026-11-25.json`. */

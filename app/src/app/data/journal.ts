@@ -120,16 +120,18 @@ export class Journal implements Readers {
   /**
    * Does something that shows only once it is stored: for what is too large to be shown before.
    *
+   * @param line on which it is undone, whichever kinds it writes; undefined where it is not.
    * @throws when storage refuses; nothing has changed then.
    */
   async store(
     label: string,
+    line: Line | undefined,
     places: readonly Place[],
     change: (rows: readonly unknown[]) => readonly unknown[],
   ): Promise<void> {
     await this.hurry();
     if (this.rows.pending().length > 0) throw new Error('what was done before is not stored yet');
-    const action: Action = { label, line: lineOf(places), places, change };
+    const action: Action = { label, line, places, change };
     const stored = await this.write([action]);
     for (const each of stored) if ('problem' in each) throw new Error(sayProblem(each.problem));
     this.settle(stored);

@@ -35,7 +35,7 @@ export class SampleRoom {
       await db
         .rows(SEEDED)
         .put({ id: 'seeded', at: seeded?.at ?? this.clock.now(), rooms: [...rooms, room] });
-      for (const { kind, rows } of await choose(db, samples)) await db.rows(kind).bulkPut([...rows]);
+      for (const { kind, rows } of await choose(db, samples)) await putNew(db, kind, rows);
     });
   }
 
@@ -49,3 +49,9 @@ export class SampleRoom {
         .delete();
   }
 }
+
+/** Stores the rows whose keys are not there: what a restored backup brought stays as it is. */
+const putNew = async (db: Database, kind: Kind, rows: readonly unknown[]): Promise<void> => {
+  const stored: unknown[] = await db.rows(kind).bulkGet(rows.map((row) => kind.keyOf(row)));
+  await db.rows(kind).bulkPut(rows.filter((_, index) => stored[index] === undefined));
+};

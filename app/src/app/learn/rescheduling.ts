@@ -60,6 +60,7 @@ export class Rescheduling {
     let fits = true;
     await this.journal.store(
       'change the schedule',
+      undefined,
       [placeOf(SCHEDULES, orderId), ...ids.map((id) => placeOf(ITEMS, itemKey(orderId, id)))],
       ([schedule, ...rows]) => {
         const items = rows as readonly (ItemRow | undefined)[];
