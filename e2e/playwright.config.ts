@@ -3,6 +3,9 @@ import { chromiumPath } from '../scripts/chromium.mjs';
 
 const PORT = 4311;
 
+/** The application at a plain http address other than loopback. */
+const PLAIN_HOST = 'pocket.test';
+
 /** The files with the longest tests begin first, so that the others run beside them. */
 const LONG = ['**/scripts.spec.ts', '**/kill.spec.ts'];
 
@@ -28,6 +31,8 @@ export default defineConfig({
       args: [
         ...['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run'],
         ...['--disable-background-networking', '--disable-component-update', '--disable-sync'],
+        // A name that leads here without being loopback: its pages are not secure (plain.spec.ts).
+        `--host-resolver-rules=MAP ${PLAIN_HOST} 127.0.0.1`,
       ],
     },
   },
@@ -39,7 +44,7 @@ export default defineConfig({
   ],
   webServer: {
     command: 'node ../server/dist/main.mjs',
-    env: { PORT: PORT.toString() },
+    env: { PORT: PORT.toString(), ALLOWED_HOSTS: `${PLAIN_HOST},127.0.0.1` },
     url: `http://127.0.0.1:${PORT}/healthz`,
     reuseExistingServer: false,
   },

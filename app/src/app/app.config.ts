@@ -26,6 +26,7 @@ import { runLater } from './workers/run-later';
 import { PreloadWhenIdle } from './preload';
 import { ROOMS } from './rooms';
 import { Scripts } from './shared/scripts';
+import { keepTypedTextsLater } from './shared/typed-texts-later';
 
 export const appConfig: ApplicationConfig = {
   providers: [
@@ -44,6 +45,7 @@ export const appConfig: ApplicationConfig = {
     { provide: RUN_JOB, useValue: runLater },
     { provide: BACKUP_WORK, useFactory: () => backupInWorker(backupOnPage()) },
     provideEnvironmentInitializer(drawAtOnce),
+    provideEnvironmentInitializer(keepTypedTextsLater),
     provideAppInitializer(() => Promise.all([inject(Boot).run(), fontsReady()])),
   ],
 };

@@ -11,6 +11,8 @@ import {
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { filter, fromEvent } from 'rxjs';
 import { Scripts } from '../shared/scripts';
+import { secureOnly } from '../shared/secure-only';
+import { forgetTyped } from '../shared/forget-typed';
 import type { Database } from './database';
 import { LeftAction, leftInFlight, PASSED, takePassedOn } from './in-flight';
 import { sameRow } from './action';
@@ -160,6 +162,7 @@ export class Boot {
       await Promise.all([...tables].map((table) => db.table(table).clear()));
       await layOut(db, samples, this.paths());
     });
+    forgetTyped();
     this.journal.forgetLeft();
     this.injector.get(Drafts).forget();
   }
@@ -211,6 +214,7 @@ const painted = (injector: Injector): Promise<void> =>
 
 /** Asks the browser not to clear the data when it runs short of room. */
 const askToPersist = async (): Promise<void> => {
-  const storage = (navigator as Partial<Navigator>).storage as Partial<StorageManager> | undefined;
-  await storage?.persist?.().catch(() => false);
+  await secureOnly()
+    .storage?.persist?.()
+    .catch(() => false);
 };

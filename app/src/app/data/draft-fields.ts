@@ -1,4 +1,13 @@
-import { computed, effect, inject, Signal, signal, untracked, WritableSignal } from '@angular/core';
+import {
+  computed,
+  effect,
+  ElementRef,
+  inject,
+  Signal,
+  signal,
+  untracked,
+  WritableSignal,
+} from '@angular/core';
 import { DraftFields, Drafts } from './drafts';
 import { DraftRow, DraftValue } from './kinds/drafts';
 
@@ -33,6 +42,9 @@ export const keepDraft = (
   takes: (name: string, value: DraftValue) => boolean = () => true,
 ): DraftKeeper => {
   const drafts = inject(Drafts);
+  // Until its fields are as they were, nothing else fills them (`shared/typed-texts.ts`).
+  const host = inject<ElementRef<HTMLElement>>(ElementRef, { optional: true })?.nativeElement;
+  host?.setAttribute('data-kept', '');
   const left = signal<readonly DraftRow[]>([]);
   const values = computed<DraftFields>(() =>
     Object.fromEntries(
@@ -52,6 +64,7 @@ export const keepDraft = (
   void drafts.find(subject).then(async (row) => {
     // What has been typed by now is newer.
     if (row && JSON.stringify(untracked(values)) === begun) set(row);
+    host?.removeAttribute('data-kept');
     left.set(await drafts.left(subject));
   });
   effect(() => {

@@ -1,12 +1,12 @@
 import { Injectable } from '@angular/core';
+import { secureOnly } from '../shared/secure-only';
+import { newId } from './new-id';
 
 const KEY = 'enumeron-tab';
 const LOCK = 'enumeron-tab ';
 
 /** How long the page before a reload may take to give its tab's lock up, in milliseconds. */
 const HANDOVER = 300;
-
-const newId = (): string => crypto.randomUUID();
 
 const remembered = (): string | undefined => {
   try {
@@ -24,9 +24,6 @@ const remember = (id: string): void => {
   }
 };
 
-/** The browser's locks; missing outside of a secure address and in old browsers. */
-const locks = (): LockManager | undefined => (navigator as Partial<Navigator>).locks;
-
 /** Holds a tab's lock for as long as the page lives; false when another tab holds it. */
 const hold = (manager: LockManager, id: string): Promise<boolean> =>
   new Promise((resolve) => {
@@ -43,12 +40,12 @@ export class Tab {
 
   /** The ids of the tabs that are open now; undefined where the browser cannot tell. */
   async open(): Promise<ReadonlySet<string> | undefined> {
-    const query = await locks()?.query();
+    const query = await secureOnly().locks?.query();
     return query && new Set(query.held?.map(({ name = '' }) => name.slice(LOCK.length)));
   }
 
   private async choose(): Promise<string> {
-    const [known, manager] = [remembered(), locks()];
+    const [known, manager] = [remembered(), secureOnly().locks];
     if (known !== undefined && (!manager || (await this.taken(manager, known)))) return known;
     const id = newId();
     remember(id);

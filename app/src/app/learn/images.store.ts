@@ -47,6 +47,8 @@ export class ImagesStore {
           const words = (images.get(id) ?? '').trim().slice(0, LONGEST_IMAGE);
           return words === '' ? undefined : { id, words };
         }),
+      // What is typed into one field is one change.
+      ids.length === 1 ? `image ${ids[0]}` : undefined,
     );
   }
 }

@@ -10,6 +10,7 @@ import { textFile } from '../../testing/text-file';
 import { undone } from '../../testing/undo';
 import { Database } from '../data/database';
 import { Journal } from '../data/journal';
+import { placeOf } from '../data/kind';
 import { SENT } from '../data/kinds/sent';
 import { PROCEDURES, ProcedureRow } from '../data/kinds/procedures';
 import { SentStore } from '../pack/sent.store';
@@ -322,6 +323,41 @@ test('steps are moved, cut, copied and pasted by keys, and undone', async () => 
   expect(kept(page.id).steps).toHaveLength(2);
 });
 
+test('a key goes into the step in which one writes, though another tab has taken one out above it', async () => {
+  const outs = ['a', 'b', 'c'].map((words) => ({ do: 'out', words }) as const);
+  const page = await open({ name: 'A', steps: outs });
+  page.find('[data-line="3"]').click();
+  await page.fixture.whenStable();
+  const field = page.find('en-step-fields [data-field="words"]') as HTMLInputElement;
+  const type = async (text: string): Promise<void> => {
+    field.value = text;
+    field.dispatchEvent(new Event('input', { bubbles: true }));
+    await page.fixture.whenStable();
+  };
+  // What the other tab stored is not shown here yet, when the key comes.
+  const row = (await db.rows(PROCEDURES).get(page.id)) as ProcedureRow;
+  const elsewhere = { ...row, procedure: { ...row.procedure, steps: outs.slice(1) }, numbers: [2, 3] };
+  await db.rows(PROCEDURES).put(elsewhere);
+  await type('cd');
+  await until(() => kept(page.id).steps.length === 2);
+  expect(kept(page.id).steps).toEqual([outs[1], { do: 'out', words: 'cd' }]);
+  // It is shown by now, and the field is the same one still.
+  await page.fixture.whenStable();
+  expect(page.find('[aria-current]').dataset['line']).toBe('2');
+  expect(page.find('[data-line="2"]').contains(field)).toBe(true);
+  await type('cde');
+  expect(kept(page.id).steps[1]).toEqual({ do: 'out', words: 'cde' });
+  expect((await db.rows(PROCEDURES).get(page.id))?.numbers).toEqual([2, 3]);
+
+  // Where the step itself is gone, nothing is written into another.
+  await TestBed.inject(Journal).commit('elsewhere', [placeOf(PROCEDURES, page.id)], ([now]) => [
+    now && { ...now, procedure: { ...now.procedure, steps: [outs[1]] }, numbers: [2] },
+  ]);
+  await page.fixture.whenStable();
+  expect(kept(page.id).steps).toEqual([outs[1]]);
+  expect(field.isConnected).toBe(false);
+});
+
 test('a way of a choice is named, and ways are added and taken away', async () => {
   const page = await open({ name: 'A', steps: [] });
   await add(page, 'they choose one');
@@ -349,7 +385,7 @@ test('likelihoods, who does it and what is said are written beside the sentence'
   await choose('en-likely-field select', 'table');
   const rows = page.find('en-likely-field .table') as HTMLInputElement;
   rows.value = '12: 3, 13: 5';
-  rows.dispatchEvent(new Event('change', { bubbles: true }));
+  rows.dispatchEvent(new Event('input', { bubbles: true }));
   await page.fixture.whenStable();
   expect(kept(page.id).steps[0]).toMatchObject({ likely: { table: { 12: 3, 13: 5 } } });
   await choose('en-likely-field select', 'alike');

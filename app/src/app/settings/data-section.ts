@@ -14,6 +14,7 @@ import { Undoing } from '../data/undoing';
 import { download } from '../shared/download';
 import { Notices } from '../shared/notices';
 import { once } from '../shared/once';
+import { secureOnly } from '../shared/secure-only';
 import { inWords } from '../shared/read-file';
 import { RestorePreview } from './restore-preview';
 
@@ -25,7 +26,7 @@ const REASONS: Readonly<Record<SnapshotReason, string>> = {
 
 /** How much room the browser gives, and whether it promised to keep what is in it. */
 const roomInBrowser = async (): Promise<string> => {
-  const storage = (navigator as Partial<Navigator>).storage as Partial<StorageManager> | undefined;
+  const { storage } = secureOnly();
   const [kept, estimate] = [await storage?.persisted?.(), await storage?.estimate?.()];
   const used =
     estimate?.usage === undefined ? '' : `${inWords(estimate.usage)} of this browser’s storage are used. `;

@@ -1,4 +1,4 @@
-import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
+import { computed, effect, ElementRef, inject, Injectable, signal, untracked } from '@angular/core';
 import { Card, formatOrder, missingCards } from '@enumeron/core/deck';
 import { Drafts } from '../../data/drafts';
 import { DraftRow, TEXT_LIMIT } from '../../data/kinds/drafts';
@@ -41,6 +41,11 @@ export class Editing {
   });
 
   constructor() {
+    // It keeps its fields as a draft, all together.
+    inject<ElementRef<HTMLElement>>(ElementRef, { optional: true })?.nativeElement.setAttribute(
+      'data-kept',
+      '',
+    );
     // What was changed elsewhere is followed as long as nothing was typed here.
     effect(() => {
       const [old, base] = [this.old(), this.base()];

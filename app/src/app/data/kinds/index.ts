@@ -28,7 +28,7 @@ import { WEAVES_DONE } from './weaves';
 import { WEAVING } from './weaving';
 
 /** The version of all that is stored, and of a backup. A kind says what it does to bring a row to a later one. */
-export const DATA_VERSION = 7;
+export const DATA_VERSION = 8;
 
 /** Every kind of stored row. To add one: its file, and its name here. */
 export const KINDS: readonly Kind[] = [

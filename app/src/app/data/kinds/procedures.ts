@@ -5,6 +5,8 @@ import { Kind } from '../kind';
 export interface ProcedureRow {
   readonly id: string;
   readonly procedure: Procedure;
+  /** The numbers of its steps, in the order in which they stand: a step keeps its own while it is written. */
+  readonly numbers?: readonly number[];
   /** When it was made. */
   readonly at: number;
   readonly sample?: true;
@@ -37,6 +39,7 @@ export const PROCEDURES: Kind<ProcedureRow> = {
               remedy: 'Give it a name and a list of steps.',
             };
       }).required(),
+      numbers: joi.array().items(joi.number().integer().min(1)).max(20_000).unique(),
       at: time,
       sample: joi.valid(true),
     }),

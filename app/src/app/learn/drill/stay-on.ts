@@ -1,12 +1,12 @@
 import { DestroyRef, DOCUMENT, inject, Injectable, signal } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { fromEvent } from 'rxjs';
+import { secureOnly } from '../../shared/secure-only';
 
 /** Keeps the screen on while whatever provides this is there, where the browser can. */
 @Injectable()
 export class StayOn {
   private readonly document = inject(DOCUMENT);
-  private readonly navigator = this.document.defaultView?.navigator;
   /** Whether the screen may go off. */
   readonly maySleep = signal(false);
   private lock: WakeLockSentinel | undefined;
@@ -27,9 +27,8 @@ export class StayOn {
   }
 
   private async hold(): Promise<void> {
-    const locks = (this.navigator as Partial<Pick<Navigator, 'wakeLock'>> | undefined)?.wakeLock;
     try {
-      this.lock = await locks?.request('screen');
+      this.lock = await secureOnly().wakeLock?.request('screen');
     } catch {
       // Saving power, or no right to it.
       this.lock = undefined;

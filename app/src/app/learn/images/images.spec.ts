@@ -31,7 +31,7 @@ test('images are written in one table, kept, undone, and shown as hints of what 
     [ofCard, 'a lone gull'],
   ] as const) {
     field.value = words;
-    field.dispatchEvent(new Event('change'));
+    field.dispatchEvent(new Event('input'));
   }
   await until(() => images.all().size === 2);
   const stored = async (): Promise<string[]> => (await db.rows(IMAGES).toArray()).map(({ words }) => words);
@@ -48,7 +48,7 @@ test('images are written in one table, kept, undone, and shown as hints of what 
   await until(() => images.all().size === 1);
   // Empty words take one away.
   ofNumber.value = ' ';
-  ofNumber.dispatchEvent(new Event('change'));
+  ofNumber.dispatchEvent(new Event('input'));
   await until(() => images.all().size === 0);
 });
 

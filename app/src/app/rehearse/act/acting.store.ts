@@ -2,6 +2,7 @@ import { computed, inject, Injectable, linkedSignal, signal } from '@angular/cor
 import type { Procedure } from '@enumeron/core/file/procedure/procedure';
 import { Acted, actOut, Scene } from '@enumeron/core/file/rehearse/actOut';
 import { stepAt, pathOf } from '@enumeron/core/file/rehearse/editSteps';
+import { fieldsOf, isNumbers, overReload } from '../../shared/over-reload';
 import { answerOf, jobView } from '../../workers/job-view';
 import { Desk } from '../desk/desk.store';
 
@@ -34,6 +35,9 @@ export class Acting {
   }).asReadonly();
   private readonly values = signal<readonly number[]>([]);
   private readonly at = signal(0);
+  private before = fieldsOf(
+    overReload('acting', () => ({ id: this.desk.id(), values: this.values(), at: this.at() })),
+  );
   readonly seed = signal(1);
   readonly view = signal<View>('you');
 
@@ -98,6 +102,15 @@ export class Acting {
   begin(): void {
     this.values.set([]);
     this.at.set(0);
+  }
+
+  /** Begins with a procedure that was opened, or goes on where it was when the page was reloaded. */
+  open(): void {
+    const { id, values, at } = this.before;
+    this.before = {};
+    const goesOn = id === this.desk.id() && isNumbers(values) && typeof at === 'number';
+    this.values.set(goesOn ? values : []);
+    this.at.set(goesOn ? at : 0);
   }
 
   /** Acts one case out, to its end. */

@@ -41,10 +41,10 @@ export class DeskPage {
 
   constructor() {
     effect(() => {
-      this.desk.id.set(this.id());
+      const id = this.id();
       untracked(() => {
-        this.desk.choose('');
-        this.acting.begin();
+        this.desk.open(id);
+        this.acting.open();
       });
     });
   }

@@ -5,6 +5,14 @@ import type { Procedure, Step } from '@enumeron/core/file/procedure/procedure';
 import { packetsOf, namesIn } from '@enumeron/core/file/procedure/walk';
 import { DRAFT } from '@enumeron/core/file/rehearse/draft';
 import {
+  numberAt,
+  numbered,
+  numbersOf,
+  pathOfNumber,
+  placeIn,
+  unnumbered,
+} from '@enumeron/core/file/rehearse/identity';
+import {
   dropPath,
   insertSteps,
   Line,
@@ -29,7 +37,8 @@ import { Names } from '@enumeron/core/file/rehearse/words';
 import { concat, EMPTY, map, of, switchMap, timer } from 'rxjs';
 import { Journal } from '../../data/journal';
 import { placeOf } from '../../data/kind';
-import { PROCEDURES } from '../../data/kinds/procedures';
+import { ProcedureRow, PROCEDURES } from '../../data/kinds/procedures';
+import { fieldsOf, isNumbers, overReload } from '../../shared/over-reload';
 import { ProceduresStore } from '../procedures.store';
 
 /** How long after a change it is proved anew, in milliseconds. */
@@ -55,8 +64,15 @@ export class Desk {
   readonly procedure = computed<Procedure | undefined>(() =>
     this.damaged() === undefined ? this.row()?.procedure : undefined,
   );
-  readonly steps = computed<readonly Step[]>(() => this.procedure()?.steps ?? []);
-  readonly lines = computed<readonly Line[]>(() => linesOf(this.steps()));
+  /** The steps, each with the number that it keeps while it is written, in whichever tab. */
+  readonly steps = computed<readonly Step[]>(() => stepsOf(this.procedure() && this.row()));
+  readonly lines = computed<readonly KeyedLine[]>(() => {
+    const steps = this.steps();
+    return linesOf(steps).map((line) => {
+      const { number = 0, branch = 0 } = chosenAt(steps, pathOf(line.path)) ?? {};
+      return { ...line, key: `${number.toString()} ${branch.toString()}` };
+    });
+  });
 
   private readonly reading = computed(() => {
     const procedure = this.procedure();
@@ -98,12 +114,25 @@ export class Desk {
   );
   readonly wrongSteps = computed(() => this.problems().length - this.wrongElsewhere().length);
 
-  /** The line that is chosen, and how many steps from it on are. */
-  readonly chosen = signal('');
+  /** The line that is chosen: the step is the same wherever another tab moves it. */
+  private readonly chosenLine = signal<ChosenLine | undefined>(undefined);
+  readonly chosen = computed(() => {
+    const chosen = this.chosenLine();
+    if (!chosen) return '';
+    const path = chosen.number === undefined ? undefined : pathOfNumber(this.steps(), chosen.number);
+    if (path) return sayPath([...path, ...(chosen.branch === undefined ? [] : [chosen.branch])]);
+    // Where it was taken out, by undo or in another tab, the one that lies there now.
+    return chosenAt(this.steps(), pathOf(chosen.path)) ? chosen.path : '';
+  });
+  /** How many steps from the chosen one on are chosen. */
   readonly count = signal(1);
-  private readonly placed = signal<Path | undefined>(undefined);
+  private readonly placed = signal<Placed | undefined>(undefined);
   /** Where a new step goes. */
-  readonly adding = computed<Path>(() => this.placed() ?? pathBelow(this.steps(), this.chosen()));
+  readonly adding = computed<Path>(() => {
+    const placed = this.placed();
+    const path = placed && placeIn(placed.among, placed.path, this.steps());
+    return path ?? pathBelow(this.steps(), this.chosen());
+  });
   /** The line below which it is written; undefined above all. */
   readonly addingBelow = computed(() => lineBefore(this.lines(), this.adding()));
   readonly wanted = signal<Wanted | undefined>(undefined);
@@ -120,9 +149,22 @@ export class Desk {
     };
   });
 
+  private before = fieldsOf(overReload('desk', () => ({ id: this.id(), line: this.chosen() })));
+
+  /** Opens a procedure: at the line that was chosen when the page was reloaded, or at none. */
+  open(id: string): void {
+    this.id.set(id);
+    this.choose('');
+    const { id: before, line } = this.before;
+    this.before = {};
+    if (before === id && typeof line === 'string' && isNumbers(pathOf(line)))
+      this.chosenLine.set({ path: line });
+  }
+
   choose(line: string): void {
     if (line === this.chosen() && this.count() === 1) return;
-    this.chosen.set(line);
+    const chosen = chosenAt(this.steps(), pathOf(line));
+    this.chosenLine.set(chosen && { ...chosen, path: line });
     this.count.set(1);
     this.placed.set(undefined);
   }
@@ -137,7 +179,7 @@ export class Desk {
 
   /** New steps go to a path of their own. */
   place(path: Path): void {
-    this.placed.set(path);
+    this.placed.set({ path, among: this.steps() });
     this.wanted.set({ what: 'add' });
   }
 
@@ -160,48 +202,71 @@ export class Desk {
     );
   }
 
-  private edit(label: string, make: (steps: readonly Step[]) => readonly Step[], about?: string): void {
-    this.change(label, (procedure) => ({ ...procedure, steps: make(procedure.steps) }), about);
+  /**
+   * Changes the steps.
+   *
+   * @param paths of what is changed, as they are shown. @param make is given where they are by then; nothing is done
+   *   where one of them is gone.
+   */
+  private edit(
+    label: string,
+    paths: readonly Path[],
+    make: (steps: readonly Step[], paths: readonly Path[], procedure: Procedure) => readonly Step[],
+    about = '',
+  ): void {
+    const [id, shown] = [this.id(), this.steps()];
+    void this.journal.commit(
+      label,
+      [placeOf(PROCEDURES, id)],
+      ([row]) => {
+        const steps = stepsOf(row);
+        const now = paths.map((path) => placeIn(shown, path, steps)).filter((path) => path !== undefined);
+        return row && now.length === paths.length
+          ? [withSteps(row, make(steps, now, row.procedure))]
+          : undefined;
+      },
+      about === '' ? undefined : `${id} ${about}`,
+    );
   }
 
   /** Writes one field of a step; undefined takes it away. */
   set(line: string, field: string, value: unknown): void {
     const path = pathOf(line);
+    const number = numberAt(this.steps(), path)?.toString() ?? '';
     if (field === 'name' && typeof value === 'string') {
-      this.change(`change step ${line}`, (procedure) => renameAt(procedure, path, value));
+      this.edit(
+        `change step ${line}`,
+        [path],
+        (steps, [at], procedure) => renameAt({ ...procedure, steps }, at, value).steps,
+      );
       return;
     }
-    const write = (steps: readonly Step[]): readonly Step[] => {
-      const step = stepAt(steps, path);
+    const write = (steps: readonly Step[], [at]: readonly Path[]): readonly Step[] => {
+      const step = stepAt(steps, at);
       if (!step) return steps;
-      return replaceStep(
-        steps,
-        path,
-        value === undefined ? without(step, field) : { ...step, [field]: value },
-      );
+      return replaceStep(steps, at, value === undefined ? without(step, field) : { ...step, [field]: value });
     };
-    this.edit(`change step ${line}`, write, `${line} ${field}`);
+    this.edit(`change step ${line}`, [path], write, `${number} ${field}`);
   }
 
   add(steps: readonly Step[]): void {
     const path = this.adding();
     const line = sayPath(path);
-    const added = insertSteps(this.steps(), path, steps);
-    this.edit(steps.length === 1 ? `add step ${line}` : `add ${steps.length.toString()} steps`, (all) =>
-      insertSteps(all, path, steps),
-    );
+    const fresh = unnumbered(steps);
+    const label = steps.length === 1 ? `add step ${line}` : `add ${steps.length.toString()} steps`;
+    this.edit(label, [path], (all, [at]) => insertSteps(all, at, fresh));
     this.choose(line);
     // The next comes behind all of them, or into the one that holds none yet.
     const last = sayPath([...path.slice(0, -1), path[path.length - 1] + steps.length - 1]);
-    this.placed.set(pathBelow(added, last));
+    this.placed.set({ path: pathBelow(this.steps(), last), among: this.steps() });
     this.wanted.set({ what: 'fields', path: line });
   }
 
   /** Asks at a choice for values from one number to another, and no others. */
   askFor(path: string, { from, to }: { readonly from: number; readonly to: number }): void {
-    this.edit(`ask for ${from.toString()} to ${to.toString()}`, (steps) => {
-      const step = stepAt(steps, pathOf(path));
-      return step?.do === 'choose' ? replaceStep(steps, pathOf(path), { ...step, from, to }) : steps;
+    this.edit(`ask for ${from.toString()} to ${to.toString()}`, [pathOf(path)], (steps, [at]) => {
+      const step = stepAt(steps, at);
+      return step?.do === 'choose' ? replaceStep(steps, at, { ...step, from, to }) : steps;
     });
   }
 
@@ -210,7 +275,7 @@ export class Desk {
     const path = pathOf(this.chosen());
     if (path.length % 2 === 0) return [];
     const first = path[path.length - 1] - 1;
-    return listAt(this.steps(), path).slice(first, first + this.count());
+    return unnumbered(listAt(this.steps(), path).slice(first, first + this.count()));
   }
 
   remove(): void {
@@ -218,8 +283,15 @@ export class Desk {
     if (this.chosenSteps().length === 0) return;
     const path = pathOf(line);
     const left = linesOf(removeSteps(this.steps(), path, count));
-    this.edit(count === 1 ? `remove step ${line}` : `remove ${count.toString()} steps`, (steps) =>
-      removeSteps(steps, path, count),
+    const each = Array.from({ length: count }, (_, index) => [
+      ...path.slice(0, -1),
+      path[path.length - 1] + index,
+    ]);
+    this.edit(
+      count === 1 ? `remove step ${line}` : `remove ${count.toString()} steps`,
+      each,
+      // From the last on, so that those before stay where they are.
+      (steps, paths) => [...paths].reverse().reduce((rest, at) => removeSteps(rest, at), steps),
     );
     const stays = left.some((each) => each.path === line)
       ? line
@@ -248,9 +320,48 @@ export class Desk {
     const path = pathOf(line);
     const moved = moveSteps(this.steps(), path, count, to);
     if (!moved) return;
-    this.edit(`move step ${line}`, (steps) => moveSteps(steps, path, count, to)?.steps ?? steps);
+    this.edit(
+      `move step ${line}`,
+      [path, to],
+      (steps, [at, goal]) => moveSteps(steps, at, count, goal)?.steps ?? steps,
+    );
     this.choose(sayPath(moved.at));
     this.count.set(count);
     this.wanted.set({ what: 'line', path: sayPath(moved.at) });
   }
 }
+
+/** A line by the number of its step (for a branch of the step that holds it), and where it stood when it was chosen. */
+interface ChosenLine {
+  readonly number?: number;
+  readonly branch?: number;
+  readonly path: string;
+}
+
+/** A line, and what it is known by while lines about it come and go. */
+type KeyedLine = Line & { readonly key: string };
+
+/** Where a step goes, and among which steps that was said. */
+interface Placed {
+  readonly path: Path;
+  readonly among: readonly Step[];
+}
+
+const stepsOf = (row: ProcedureRow | undefined): readonly Step[] =>
+  row ? numbered(row.procedure.steps, row.numbers) : [];
+
+/** A row with other steps: their numbers stand beside them, so that the procedure is what a file would hold. */
+const withSteps = (row: ProcedureRow, made: readonly Step[]): ProcedureRow => {
+  const steps = numbered(made);
+  return {
+    ...without(row, 'sample'),
+    procedure: { ...row.procedure, steps: unnumbered(steps) },
+    numbers: numbersOf(steps).filter((number) => number !== undefined),
+  };
+};
+
+const chosenAt = (steps: readonly Step[], path: Path): Omit<ChosenLine, 'path'> | undefined => {
+  const isBranch = path.length % 2 === 0;
+  const number = numberAt(steps, isBranch ? path.slice(0, -1) : path);
+  return number === undefined ? undefined : { number, ...(isBranch && { branch: path[path.length - 1] }) };
+};

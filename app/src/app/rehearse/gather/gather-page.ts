@@ -23,10 +23,14 @@ import { EntryField } from '../../shared/form/entry-field';
 import { numberReader } from '../../shared/form/reading';
 import { Notices } from '../../shared/notices';
 import { once } from '../../shared/once';
+import { fieldsOf, isNumbers, overReload } from '../../shared/over-reload';
 import { ProceduresStore } from '../procedures.store';
 
 /** So many ways are listed. */
 const LISTED = 10;
+
+const isJoins = (value: unknown): value is readonly Join[] =>
+  Array.isArray(value) && value.every((each) => isNumbers([fieldsOf(each)['pile'], fieldsOf(each)['onto']]));
 
 const TITLES: Readonly<Record<GatheredKind, string>> = {
   'as it was': 'The order is as it was',
@@ -116,6 +120,16 @@ export class GatherPage {
   protected readonly fits = computed(() => this.sizes().every((each) => each >= 1));
   protected readonly show = (value: number): string => value.toString();
   protected readonly read = computed(() => numberReader(Math.max(1, this.pack.size() - 1)));
+
+  constructor() {
+    const { count, joins, told } = fieldsOf(
+      overReload('gather', () => ({ count: this.count(), joins: this.joins(), told: this.told() })),
+    );
+    if (!this.counts.includes(Number(count)) || !isJoins(joins)) return;
+    this.count.set(Number(count));
+    this.joins.set(joins);
+    if (isNumbers(told)) this.told.set(told);
+  }
 
   protected press(place: number): void {
     const held = this.held();

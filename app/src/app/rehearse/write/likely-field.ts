@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import type { Likely } from '@enumeron/core/file/procedure/procedure';
 
 /** `12: 3, 13: 5` as a table of weights; undefined where it is none. */
@@ -52,10 +52,17 @@ const tableIn = (text: string): Readonly<Record<string, number>> | undefined => 
           #rows
           class="table"
           placeholder="12: 3, 13: 5"
-          [value]="table()"
-          (change)="writeTable(rows.value)"
+          [value]="typed() ?? table()"
+          [attr.aria-invalid]="isUnread()"
+          (input)="writeTable(rows.value)"
+          (blur)="leave()"
         />
       </label>
+      @if (isUnread()) {
+        <p class="problem" role="alert">
+          Write each value with its weight, such as 12: 3, 13: 5. What was there before stays.
+        </p>
+      }
     }`,
   styles: `
     :host {
@@ -89,6 +96,12 @@ const tableIn = (text: string): Readonly<Record<string, number>> | undefined => 
       width: 14rem;
     }
 
+    .problem {
+      flex-basis: 100%;
+      margin: 0;
+      color: var(--red);
+    }
+
     @media (max-width: 43.749em) {
       select,
       input {
@@ -117,6 +130,13 @@ export class LikelyField {
       .join(', ');
   });
 
+  /** What is written of a table, until it is left; what is none stays. */
+  protected readonly typed = signal<string | undefined>(undefined);
+  protected readonly isUnread = computed(() => {
+    const text = this.typed();
+    return text !== undefined && tableIn(text) === undefined;
+  });
+
   protected begin(kind: string): void {
     if (kind === 'around') this.written.emit({ around: 26, within: 5 });
     else this.written.emit(kind === 'table' ? { table: { '26': 1 } } : undefined);
@@ -127,7 +147,12 @@ export class LikelyField {
     if (about !== '' && Number.isFinite(around) && spread > 0) this.written.emit({ around, within: spread });
   }
 
+  protected leave(): void {
+    if (!this.isUnread()) this.typed.set(undefined);
+  }
+
   protected writeTable(text: string): void {
+    this.typed.set(text);
     const table = tableIn(text);
     if (table) this.written.emit({ table });
   }

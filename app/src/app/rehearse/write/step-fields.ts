@@ -1,8 +1,10 @@
+import { Clipboard } from '@angular/cdk/clipboard';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { MatAutocompleteOrigin } from '@angular/material/autocomplete';
 import { byOf, Likely, Step } from '@enumeron/core/file/procedure/procedure';
 import { pathOf } from '@enumeron/core/file/rehearse/editSteps';
 import { sayWho, sentenceBehindWho } from '@enumeron/core/file/rehearse/sentence';
+import { Notices } from '../../shared/notices';
 import { Desk } from '../desk/desk.store';
 import { LeadField } from './lead-field';
 import { LikelyField } from './likely-field';
@@ -62,6 +64,8 @@ export class StepFields {
   readonly step = input.required<Step>();
   protected readonly parts = computed(() => sentenceBehindWho(this.step()));
   protected readonly desk = inject(Desk);
+  private readonly clipboard = inject(Clipboard);
+  private readonly notices = inject(Notices);
 
   private readonly fields = computed(() => this.step() as unknown as Readonly<Record<string, unknown>>);
   protected readonly by = computed(() => {
@@ -133,6 +137,12 @@ export class StepFields {
 
   /** Copies what is chosen, where a keyboard is not at hand. */
   protected copy(): void {
-    void navigator.clipboard.writeText(JSON.stringify(this.desk.chosenSteps(), undefined, 2));
+    // The CDK's way works at a plain http address, too, where there is no `navigator.clipboard`.
+    const copied = this.clipboard.copy(JSON.stringify(this.desk.chosenSteps(), undefined, 2));
+    void this.notices.show(
+      copied
+        ? 'Copied. Paste it below the step that is chosen then.'
+        : 'This browser lets nothing be copied.',
+    );
   }
 }

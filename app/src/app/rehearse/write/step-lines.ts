@@ -9,7 +9,7 @@ import { StepSentence } from './step-sentence';
   imports: [StepSentence],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<div role="list" aria-label="Steps">
-    @for (line of desk.lines(); track line.path) {
+    @for (line of desk.lines(); track line.key) {
       <div role="listitem" class="line {{ line.kind }}" [style.--depth]="line.depth">
         @if (line.kind === 'step') {
           <span class="number">{{ line.path }}</span>

@@ -55,7 +55,7 @@ export class StepList {
       key: () =>
         this.desk
           .lines()
-          .map(({ path, kind }) => `${path} ${kind}`)
+          .map(({ path, key }) => `${path} ${key}`)
           .join(),
       dropped: (path, index) => this.desk.drop(path, index),
     });
