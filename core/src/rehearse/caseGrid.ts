@@ -39,21 +39,21 @@ export const caseGrid = (
     const key = `${column} ${row}`;
     const cell = cells.get(key);
     if (!cell) cells.set(key, { column, row, end, at });
-    else if (end > cell.end) Object.assign(cell, { end, at });
+    else if (end > cell.end || (end === cell.end && at < cell.at)) Object.assign(cell, { end, at });
   };
-  const early: { column: number; end: number; at: number }[] = [];
-  for (let index = 0; index < ends.length; index++) {
-    const column = values[index * width + across];
-    if (column === NOT_CHOSEN) continue;
-    columns.add(column);
-    const row = down === undefined ? 0 : values[index * width + down];
-    if (row === NOT_CHOSEN) early.push({ column, end: ends[index], at: index });
-    else {
-      rows.add(row);
-      note(column, row, ends[index], index);
-    }
+  const early: { column: number; row: number; end: number; at: number }[] = [];
+  for (let at = 0; at < ends.length; at++) {
+    const column = values[at * width + across];
+    const row = down === undefined ? 0 : values[at * width + down];
+    if (column !== NOT_CHOSEN) columns.add(column);
+    if (row !== NOT_CHOSEN) rows.add(row);
+    if (column === NOT_CHOSEN || row === NOT_CHOSEN) early.push({ column, row, end: ends[at], at });
+    else note(column, row, ends[at], at);
   }
-  for (const { column, end, at } of early) for (const row of rows) note(column, row, end, at);
+  // Of those that ended early the first of each end is enough for a cell.
+  for (const each of firstOfEach(early))
+    for (const column of each.column === NOT_CHOSEN ? columns : [each.column])
+      for (const row of each.row === NOT_CHOSEN ? rows : [each.row]) note(column, row, each.end, each.at);
   const valuesAt = (at: number): readonly number[] =>
     [...values.subarray(at * width, (at + 1) * width)].filter((value) => value !== NOT_CHOSEN);
   const sorted = (found: ReadonlySet<number>): readonly number[] => [...found].sort((a, b) => a - b);
@@ -64,6 +64,18 @@ export const caseGrid = (
       ...{ column, row, end: ENDS[end], values: valuesAt(at) },
     })),
   };
+};
+
+/** Of cases with the same values and the same end the first. */
+const firstOfEach = <Each extends { readonly column: number; readonly row: number; readonly end: number }>(
+  cases: readonly Each[],
+): Iterable<Each> => {
+  const first = new Map<string, Each>();
+  for (const each of cases) {
+    const key = `${each.column} ${each.row} ${each.end}`;
+    if (!first.has(key)) first.set(key, each);
+  }
+  return first.values();
 };
 
 /** `1 to 4, 9`: values in a row taken together. */
@@ -100,22 +112,27 @@ export const clearestAxes = (table: CaseTable): readonly [number, number | undef
   return mixed.reduce((best, each) => (each.share < best.share ? each : best)).pair;
 };
 
-/** The share of the cells in which cases end in different ways. */
+/**
+ * The share of the cells in which cases end in different ways; what ended before a choice was made counts at each of
+ * its values. 1 where there is no cell: such a grid hides all.
+ */
 const mixedShare = ({ names, values, ends }: CaseTable, across: number, down: number): number => {
-  const found = new Map<number, number>();
-  let mixed = 0;
+  /** By cell, by column and over all: which ends there are, a bit each. */
+  const [cells, byColumn, rows] = [new Map<number, number>(), new Map<number, number>(), new Set<number>()];
+  let always = 0;
   for (let index = 0; index < ends.length; index++) {
     const [a, b] = [values[index * names.length + across], values[index * names.length + down]];
-    const key = a * 2 ** 22 + b;
-    const before = found.get(key);
-    if (before === undefined) found.set(key, ends[index]);
-    else if (before !== ends[index] && before !== MIXED) {
-      found.set(key, MIXED);
-      mixed++;
-    }
+    const end = 1 << ends[index];
+    if (b !== NOT_CHOSEN) rows.add(b);
+    if (a === NOT_CHOSEN) always |= end;
+    else if (b === NOT_CHOSEN) byColumn.set(a, (byColumn.get(a) ?? 0) | end);
+    else cells.set(keyOf(a, b), (cells.get(keyOf(a, b)) ?? 0) | end);
   }
-  return mixed / Math.max(1, found.size);
+  for (const [a, found] of byColumn)
+    for (const b of rows) cells.set(keyOf(a, b), (cells.get(keyOf(a, b)) ?? 0) | found);
+  let mixed = 0;
+  for (const found of cells.values()) if (((found | always) & ((found | always) - 1)) !== 0) mixed++;
+  return cells.size === 0 ? 1 : mixed / cells.size;
 };
 
-/** Instead of an end: there are several. */
-const MIXED = 255;
+const keyOf = (a: number, b: number): number => a * 2 ** 22 + b;

@@ -1,3 +1,4 @@
+import { ruleHolds } from '../../test/ruleHolds';
 import vectors from '../../test/vectors/procedures.json';
 import { below, seededRng } from '../deck/rng';
 import { Procedure } from '../procedure/procedure';
@@ -43,45 +44,8 @@ test.each<[(a: number, b: number) => boolean, string | undefined, 'deeper' | 'an
 });
 
 /** Whether a rule in words holds of two choices. */
-const holds = (words: string, first: number, second: number): boolean => {
-  if (words === 'always') return true;
-  if (words.includes(', or ')) return words.split(', or ').some((each) => holds(each, first, second));
-  const both = words.split(/ and (?=first is|second is|second less|first and second)/);
-  if (both.length > 1) return both.every((each) => holds(each, first, second));
-  const subject = /^(.*?) is /.exec(words)?.[1] ?? '';
-  const says = words.slice(subject.length + 4).replaceAll('−', '-');
-  const counts = ['zero', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten'];
-  if (says.startsWith('the same')) return second === first;
-  const compared = /^(no more|less|no less|more) than first$/.exec(says)?.[1];
-  if (compared)
-    return {
-      'no more': second <= first,
-      less: second < first,
-      'no less': second >= first,
-      more: second > first,
-    }[compared as 'less'];
-  const by = /^(\S+) (more|less) than first$/.exec(says);
-  if (by) {
-    const count = counts.includes(by[1]) ? counts.indexOf(by[1]) : Number(by[1]);
-    return second - first === (by[2] === 'more' ? count : -count);
-  }
-  const value =
-    subject === 'first'
-      ? first
-      : subject === 'second'
-        ? second
-        : subject.includes('less')
-          ? second - first
-          : first + second;
-  if (says === 'odd' || says === 'even') return Math.abs(value % 2) === (says === 'odd' ? 1 : 0);
-  if (says.startsWith('not ')) return value !== Number(says.slice(4));
-  const [one, other] = [...says.matchAll(/-?\d+/g)].map(([each]) => Number(each));
-  if (says.startsWith('under')) return value < one || value > other;
-  if (says.endsWith('or less')) return value <= one;
-  if (says.endsWith('or more')) return value >= one;
-  if (says.includes(' to ')) return value >= one && value <= other;
-  return [...says.matchAll(/-?\d+/g)].some(([each]) => Number(each) === value);
-};
+const holds = (words: string, first: number, second: number): boolean =>
+  ruleHolds(words, new Map(Object.entries({ first, second })));
 
 test('a rule that is told holds of the cases that fail and of no other', () => {
   let told = 0;
