@@ -78,7 +78,10 @@ export const benchReckoning = (): void => {
     MANY,
     many(() => applyMove(home, { kind: 'reverse packet', from: 5, to: 30 })),
   );
-  const keyCard = keyCardCounter(home, home.slice(0, 13), home[20], 1, seededRng(3));
+  const keyCard = keyCardCounter(
+    { now: home, bank: home.slice(0, 13), key: home[20], side: 'above', riffles: 1 },
+    seededRng(3),
+  );
   rate('riffle 52 cards and look for the key card', MANY, () => keyCard?.run(MANY));
   const counter = spreadCounter(home, seededRng(3));
   measure('shuffle and measure 20,000 packs', () => counter.run(20_000));

@@ -99,8 +99,8 @@ test('a bank is needed where one is; riffled 2 opens the key card, tried in a wo
   await enumeron.ask('riffled 2');
   await expect(page).toHaveURL(/key-card$/);
   await page.getByRole('textbox', { name: 'The key card' }).fill('9H');
-  await expect(page.locator('.answer')).toContainText('in front of 9♥');
-  await expect(page.getByText(/After 2 riffles that is still so [\d.]+ times in 100/)).toBeVisible();
+  await expect(page.locator('.answer')).toContainText('The next bank card below 9♥');
+  await expect(page.getByText(/After 2 riffles it is theirs [\d.]+ times in 100/)).toBeVisible();
   await expect(page.getByText('40,000 packs')).toBeVisible({ timeout: 15_000 });
 });
 

@@ -13,7 +13,9 @@ export interface Field {
   readonly label: string;
   /** What the user is asked for it, as a question: `Which card was at the first cut?` */
   readonly asks: string;
-  readonly kind: 'card' | 'number' | 'rank' | 'suits' | 'numbers' | 'cards';
+  readonly kind: 'card' | 'number' | 'rank' | 'suits' | 'numbers' | 'cards' | 'choice';
+  /** Of a choice: what may be chosen; it holds the index of one, from 0. */
+  readonly options?: readonly string[];
   /** What it holds until something else is told; a field without one is lacking until then. */
   readonly start?: number;
   /** The least and the most that a number may be; the pack's size when there is no most. */
@@ -42,7 +44,8 @@ export const completeValues = ({ fields }: Form, values: Values): Values =>
   Object.fromEntries(fields.map((field) => [field.name, valueOf(field, values)]));
 
 /** What a field holds, for people. */
-const sayValue = ({ kind }: Field, value: number): string => {
+export const sayValue = ({ kind, options }: Field, value: number): string => {
+  if (kind === 'choice') return options?.at(value) ?? '';
   if (kind === 'card' || kind === 'cards') return showCard(value);
   if (kind === 'rank') return showRank(value as Rank);
   return kind === 'suits' ? showSuit(value as Suit) : value.toString();

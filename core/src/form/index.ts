@@ -4,6 +4,7 @@ export {
   type FieldValue,
   type Form,
   lackingField,
+  sayValue,
   sayValues,
   valueOf,
   type Values,

@@ -5,5 +5,6 @@ export { narrowest, type Stretch } from './narrowest';
 export { type OddsQuestion } from './question';
 export { questionAt, QUESTIONS } from './questions';
 export { riffleDistance } from './riffleDistance';
-export { sayChance, sayTimes } from './sayChance';
+export { sayTimes } from './sayChance';
+export { sayBetween, sayShare, sayTimesIn100 } from './sayShare';
 export { oddsCurve, type OddsPoint, TRY_QUESTION, type TryArgs } from './tryQuestion';

@@ -5,7 +5,8 @@ import { estimate } from './interval';
 import { narrowest } from './narrowest';
 import { QUESTIONS, questionAt } from './questions';
 import { calledRankChance } from './questions/calledRank';
-import { sayChance, sayTimes } from './sayChance';
+import { sayTimes } from './sayChance';
+import { sayShare } from './sayShare';
 import { oddsCurve, TRY_QUESTION } from './tryQuestion';
 
 /** Every order of some items. */
@@ -310,16 +311,18 @@ test('the narrowest stretch is what trying every stretch gives', () => {
 
 test.each([
   [0, '0 %', 'never'],
-  [0.0001, 'under 0.1 %', 'about once in 10000'],
+  [1e-12, 'under 1 in 10 million', 'less than once in 10 million'],
+  [0.0001, '0.010 %', 'about once in 10,000'],
   [0.0192, '1.9 %', 'about once in 52'],
   [0.25, '25.0 %', 'about once in 4'],
   [0.4863, '48.6 %', 'about half the time'],
   [0.6357, '63.6 %', 'about 7 times in 11'],
   [0.98377, '98.4 %', 'all but about once in 62'],
-  [0.99999, 'over 99.9 %', 'all but about once in 100000'],
+  [0.99999, '99.999 %', 'all but about once in 100,000'],
+  [1 - 1e-12, 'all but 1 in 10 million', 'all but once in 10 million'],
   [1, '100 %', 'always'],
 ])('%d is told as %s, %s', (chance, inHundred, times) => {
-  expect(sayChance(chance)).toBe(inHundred);
+  expect(sayShare(chance)).toBe(inHundred);
   expect(sayTimes(chance)).toBe(times);
 });
 

@@ -1,11 +1,3 @@
-/** A chance in per cent, to one place: never 0 or 100 for what is not certain. */
-export const sayChance = (chance: number): string => {
-  if (chance <= 0) return '0 %';
-  if (chance >= 1) return '100 %';
-  if (chance < 0.0005) return 'under 0.1 %';
-  return chance >= 0.9995 ? 'over 99.9 %' : `${(100 * chance).toFixed(1)} %`;
-};
-
 /** Of at most so many times it is told in how many it comes so. */
 const MOST_TIMES = 12;
 
@@ -14,11 +6,12 @@ export const sayTimes = (chance: number): string => {
   if (chance <= 0) return 'never';
   if (chance >= 1) return 'always';
   const rare = Math.min(chance, 1 - chance);
+  if (rare < 1e-7) return chance < 0.5 ? 'less than once in 10 million' : 'all but once in 10 million';
   if (rare >= 0.485) return 'about half the time';
   if (rare < 1 / MOST_TIMES) {
     const many = Math.round(1 / rare);
     const said = many > 1000 ? Math.round(many / 100) * 100 : many;
-    return `${chance < 0.5 ? 'about once' : 'all but about once'} in ${said}`;
+    return `${chance < 0.5 ? 'about once' : 'all but about once'} in ${said.toLocaleString('en')}`;
   }
   const [times, all] = fractionOf(chance);
   return `about ${times === 1 ? 'once' : `${times} times`} in ${all}`;

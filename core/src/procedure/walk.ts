@@ -16,6 +16,12 @@ export const insideOf = (step: Step): readonly (readonly Step[])[] => {
   return step.do === 'repeat' ? [step.steps] : [];
 };
 
+/** Whether anything is claimed: a procedure without a claim proves nothing. */
+export const claimsAnything = (steps: readonly Step[]): boolean =>
+  steps.some(
+    (step) => step.do === 'claim' || step.do === 'claim known' || insideOf(step).some(claimsAnything),
+  );
+
 /** The packets that a step names, in the order of its fields; those in expressions too. */
 const packetsIn = (value: object, slots: readonly (readonly [field: string, slot: string])[]): string[] =>
   slots.flatMap(([field, slot]) => inSlot(slot, (value as Record<string, unknown>)[field]));

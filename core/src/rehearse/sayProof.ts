@@ -22,8 +22,15 @@ const leftOut = ({ leftOut: count }: Proof): string =>
     ? `${cases(count)} ${count === 1 ? 'is' : 'are'} left out: they were asked to choose otherwise.`
     : '';
 
+/** What is said in the place of an answer where a procedure has no claim. */
+export const NOTHING_CLAIMED = 'Nothing is claimed yet';
+
 /** Says what a proof has found. */
-export const sayProof = ({ proof, rules }: Pick<Study, 'proof' | 'rules'>): Said => {
+export const sayProof = ({
+  proof,
+  rules,
+  claimed = true,
+}: Pick<Study, 'proof' | 'rules'> & Partial<Pick<Study, 'claimed'>>): Said => {
   const { cases: all, held, outs, failed, complete } = proof;
   const outRule =
     outs > 0 && rules.outs !== undefined && rules.outs !== 'always' ? `Out when ${rules.outs}` : '';
@@ -35,7 +42,9 @@ export const sayProof = ({ proof, rules }: Pick<Study, 'proof' | 'rules'>): Said
       answer:
         failed > 0
           ? `It fails in ${number(failed)} of the first ${cases(all)}`
-          : `It works in the first ${cases(held)}`,
+          : claimed
+            ? `It works in the first ${cases(held)}`
+            : NOTHING_CLAIMED,
       more: `There are more cases than were tried. ${more}`.trim(),
     };
   if (all === 0) return { answer: 'No case is left', more: leftOut(proof) };
@@ -50,6 +59,11 @@ export const sayProof = ({ proof, rules }: Pick<Study, 'proof' | 'rules'>): Said
     };
   }
   if (outs === all) return { answer: `Every case ends in an out: ${cases(all)}`, more: leftOut(proof) };
+  if (!claimed)
+    return {
+      answer: NOTHING_CLAIMED,
+      more: `${all === 1 ? 'The one case there is comes' : `All ${cases(all)} come`} to an end. Add what must be so. ${more}`.trim(),
+    };
   if (outs > 0) return { answer: `It works in ${number(held)} of ${cases(all)}; ${endIn(outs)}`, more };
   return { answer: all === 1 ? 'It works in the one case there is' : `It works in all ${cases(all)}`, more };
 };
@@ -77,10 +91,4 @@ export const failuresAt = ({ proof, rules }: Pick<Study, 'proof' | 'rules'>): Re
   return found;
 };
 
-/** A chance in hundredths: never 0 or 100 where it is not just that. */
-export const sayShare = (share: number): string => {
-  if (share === 0 || share === 1) return `${100 * share} %`;
-  if (share < 0.0005) return `${(100 * share).toPrecision(2)} %`;
-  const digits = share > 0.9995 ? Math.min(12, Math.ceil(-Math.log10(1 - share)) - 2) : 1;
-  return `${(100 * share).toFixed(Math.max(1, digits))} %`;
-};
+export { sayShare } from '../odds/sayShare';

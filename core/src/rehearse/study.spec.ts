@@ -49,7 +49,11 @@ test.each<[string, Procedure, readonly string[]]>([
     worked('Four heaps and their aces, any size'),
     ['It fails in 238 of 3,332 cases: always when second heap is 1', ''],
   ],
-  ['without a step', { name: 'Empty', steps: [] }, ['It works in the one case there is', '']],
+  [
+    'without a step',
+    { name: 'Empty', steps: [] },
+    ['Nothing is claimed yet', 'The one case there is comes to an end. Add what must be so.'],
+  ],
   [
     'nothing left',
     { name: 'None', steps: [{ do: 'require', that: { less: [2, 1] } }] },

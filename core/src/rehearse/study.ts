@@ -3,6 +3,7 @@ import { Machine } from '../procedure/machine';
 import { Counts, MOST_FAILURES } from '../procedure/way';
 import { Procedure } from '../procedure/procedure';
 import { compile } from '../procedure/compile';
+import { claimsAnything } from '../procedure/walk';
 import { Cases, End, listCases, MOST_CASES } from './cases';
 import { NotToldApart, notToldApart } from './notToldApart';
 import { plainRule } from './plainRule';
@@ -31,6 +32,8 @@ export interface StudyProgress extends Counts {
 /** A proof, and what can be said of it. It says how far it is as well: parts that have ended are told beside others. */
 export interface Study extends StudyProgress {
   readonly proof: Proof;
+  /** Whether anything is claimed. */
+  readonly claimed: boolean;
   /** What the cases weigh by the likelihood of each choice, and the chances that come of it. */
   readonly weights: Counts | undefined;
   readonly chances: Chances | undefined;
@@ -95,7 +98,8 @@ const firstChoice = (procedure: Procedure): { readonly low: number; readonly hig
 /** Proves a procedure, and then says of it what can be said; where that is long, in parts beside each other. */
 export const STUDY: JobRule<StudyArgs, StudyProgress, Study> = {
   *start({ parts = 1, ...args }) {
-    const nothing = { weights: undefined, chances: undefined, cases: undefined, apart: undefined };
+    const claimed = claimsAnything(args.procedure.steps);
+    const nothing = { claimed, weights: undefined, chances: undefined, cases: undefined, apart: undefined };
     const proof = yield* part(PROOF.start(args), (progress) => ({
       ...progress,
       share: progress.share / parts,
@@ -174,6 +178,7 @@ const describe = (parts: readonly Study[]): Study => {
       cases: table,
     },
     rules: described ? { failed: plainRule(described, 'failed'), outs: plainRule(described, 'outs') } : {},
+    claimed: parts[0].claimed,
     widest: described && widestRange(described),
     apart: parts.find(({ apart }) => apart)?.apart,
   };

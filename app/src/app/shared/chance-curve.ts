@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { sayShare } from '@enumeron/core/file/odds/sayShare';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 
@@ -96,7 +97,7 @@ export class ChanceCurve {
     const points = found.map(({ value, chance }, index) => ({
       ...{ value, x: x(value), y: y(chance), here: value === this.here() },
       ...{
-        share: `${(100 * chance).toFixed(1)} %`,
+        share: sayShare(chance),
         labelled: index % Math.ceil(found.length / MOST_LABELS) === 0,
       },
     }));

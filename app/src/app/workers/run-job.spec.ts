@@ -15,6 +15,7 @@ const keyCard: ArgsOf<'key card'> = {
   now: pack,
   bank: pack.slice(0, 13),
   key: pack[13],
+  side: 'above',
   riffles: 3,
   packs: 9_001,
   seed: 4,

@@ -2,7 +2,7 @@ import { below, Rng } from '../../deck/rng';
 import { num, numberField } from '../../form/fields';
 import { arrangeRiffle } from '../../moves/riffle';
 import { OddsQuestion } from '../question';
-import { sayChance } from '../sayChance';
+import { sayShare } from '../sayShare';
 import { sizeField } from './fields';
 
 /**
@@ -45,7 +45,7 @@ export const KEY_STAYS: OddsQuestion = {
     const alone = 1 / num(values, 'size');
     return [
       'It does not matter where in the pack the two lie.',
-      `In a pack that is well shuffled it would be ${sayChance(alone)}.`,
+      `In a pack that is well shuffled it would be ${sayShare(alone)}.`,
     ];
   },
   trial: (values) => {

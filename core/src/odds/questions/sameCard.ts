@@ -1,3 +1,4 @@
+import { sayTimesIn100 } from '../sayShare';
 import { Rng } from '../../deck/rng';
 import { Values } from '../../form/field';
 import { num, numberField } from '../../form/fields';
@@ -73,7 +74,7 @@ export const SAME_CARD: OddsQuestion = {
   notes: (values) => {
     const { favourite } = habit(values);
     return [
-      `One named favourite comes up ${(100 * favourite).toFixed(1)} times in 100; without habits any card would ${(100 / num(values, 'size')).toFixed(1)} times.`,
+      `One named favourite comes up ${sayTimesIn100(favourite)}; without habits any card would ${sayTimesIn100(1 / num(values, 'size'))}.`,
     ];
   },
   trial: (values) => (rng) => {

@@ -6,11 +6,12 @@ import { Order } from '../../deck/order';
 import { BankInPack, bankInPack, bankPlaces } from './bankInPack';
 import { add, result, start } from '../handSum';
 import { cutChances } from '../../odds/cutChances';
+import { sayShare } from '../../odds/sayShare';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
 import { cardField, num } from '../../form/fields';
 import { bankOf, ofBank, Pattern } from './pattern';
 
-const percent = (chance: number): string => `${(chance * 100).toFixed(0)} %`;
+const percent = (chance: number): string => sayShare(chance, 0);
 
 /** The chance that a cut brings a card of the bank to the face, for cuts of 1 to N − 1 cards. */
 export const bankChance = (

@@ -158,15 +158,25 @@ const TABLE: Readonly<Record<string, (pack: Case) => Asked[]>> = {
       { outcome: patterns.reckonShortGroup(now, 1, []) },
     ];
   },
-  reckonKeyCard: ({ now, bank, place }) => [
-    {
-      outcome: patterns.reckonKeyCard(now, bank, now[place - 1], 2, []),
+  reckonKeyCard: ({ now, bank, place }) =>
+    (['below', 'above'] as const).map((side) => ({
+      outcome: patterns.reckonKeyCard(now, bank, now[place - 1], 2, [], {
+        ...{ side, spread: 6, deal: { about: 9, within: 3 } },
+      }),
       holds: (reckoning) => {
-        const before = now.slice(0, place - 1).filter((card) => bank.cards.includes(card));
-        expect(known(reckoning, 'In front of it')).toBe(before.at(-1));
+        const isBank = (card: Card): boolean => bank.cards.includes(card);
+        // On top it is still to be dealt from: no card is named.
+        const below = place === 1 ? undefined : now.slice(place).find(isBank);
+        const beside =
+          side === 'below'
+            ? below
+            : now
+                .slice(0, place - 1)
+                .filter(isBank)
+                .at(-1);
+        expect(known(reckoning, side === 'below' ? 'Below it' : 'Above it')).toBe(beside);
       },
-    },
-  ],
+    })),
   reckonDealtBack: ({ now, place, other }) => [
     {
       outcome: patterns.reckonDealtBack(now, now[place - 1], [other, 2]),

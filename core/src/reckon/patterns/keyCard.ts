@@ -8,17 +8,37 @@ import { riffleDistance } from '../../odds/riffleDistance';
 import { cards } from '../../moves/wording';
 import { KnownFact, Reckoned, reckoned, unreckoned } from '../reckoning';
 import { bankInPack } from './bankInPack';
-import { cutChances } from '../../odds/cutChances';
+import { cutChances, drawFrom } from '../../odds/cutChances';
 import { Estimate, estimate } from '../../odds/interval';
+import { sayBetween, sayShare, sayTimesIn100 } from '../../odds/sayShare';
+import { Values } from '../../form/field';
 import { cardField, num, numberField, setupField } from '../../form/fields';
 import { bankOf, ofBank, Pattern } from './pattern';
 
-/** The next card of a bank in front of a key card, going up from it; undefined where there is none. */
-export const bankCardBefore = (now: Order, bank: readonly Card[], key: Card): Card | undefined => {
+/** On which side of the key their card lies: towards the face of the pack, or towards its top. */
+export type Side = 'below' | 'above';
+
+/** The next card of a bank on one side of a key card; undefined where there is none, or no key. */
+export const nextBankCard = (now: Order, bank: readonly Card[], key: Card, side: Side): Card | undefined => {
   const place = placeOf(now, key);
   if (place === undefined) return undefined;
-  for (let index = place - 2; index >= 0; index--) if (bank.includes(now[index])) return now[index];
-  return undefined;
+  const beside = side === 'below' ? now.slice(place) : now.slice(0, place - 1).reverse();
+  return beside.find((card) => bank.includes(card));
+};
+
+/** How a helper stops who deals cards singly: after about so many, within so many. */
+export interface DealtStop {
+  readonly about: number;
+  readonly within: number;
+}
+
+/**
+ * The pack after cards were dealt singly, the card then on top was looked at, and the dealt cards were dropped on it: the
+ * card dealt first lies right on it.
+ */
+const dealtBack = (home: Uint8Array, count: number, into: Uint8Array): void => {
+  for (let index = 0; index < count; index++) into[index] = home[count - 1 - index];
+  for (let index = count; index < home.length; index++) into[index] = home[index];
 };
 
 /**
@@ -52,7 +72,7 @@ const ones = (bits: number): number => {
   return Math.imul((sum + (sum >>> 4)) & 0x0f0f0f0f, 0x01010101) >>> 24;
 };
 
-/** How often the next bank card in front of the key is still the one it was, after so many riffles. */
+/** How often the next bank card beside the key is their card, after so many riffles. */
 export interface KeyCardCounter {
   /** Tries so many packs more. */
   run(packs: number): void;
@@ -61,38 +81,59 @@ export interface KeyCardCounter {
   hits(): KeyCardHits;
 }
 
-/** Of so many tries, how often the card was still the one it was after one riffle, two, …. */
+/** Of so many tries, how often it was their card after one riffle, two, …. */
 export interface KeyCardHits {
   readonly tries: number;
   readonly hits: readonly number[];
 }
 
+/** What is tried of a key card. */
+export interface KeyCardTry {
+  readonly now: Order;
+  readonly bank: readonly Card[];
+  readonly key: Card;
+  readonly side: Side;
+  /** Up to how many riffles. */
+  readonly riffles: number;
+  /** Set where cards are still to be dealt: their card is the one on top then. Else it is the next to the key now. */
+  readonly deal?: DealtStop;
+}
+
 /**
- * Riffles packs and looks whether the next bank card in front of the key is still the same.
+ * Deals where that is told, riffles packs, and looks whether the next bank card beside the key is theirs.
  *
- * @param riffles up to how many.
- * @returns undefined where there is no such card to begin with.
+ * @returns undefined where no bank card lies on that side of the key to begin with.
  */
 export const keyCardCounter = (
-  now: Order,
-  bank: readonly Card[],
-  key: Card,
-  riffles: number,
+  { now, bank, key, side, riffles, deal }: KeyCardTry,
   rng: Rng,
 ): KeyCardCounter | undefined => {
-  const first = bankCardBefore(now, bank, key);
+  const first = nextBankCard(now, bank, key, side);
   if (first === undefined) return undefined;
   const inBank = new Uint8Array(128);
   for (const card of bank) inBank[card] = 1;
   const home = Uint8Array.from(now);
   const bits = new Uint32Array(Math.ceil(home.length / 32));
+  const stops = deal && cutChances(home.length, deal.within, deal.about);
   let [pack, other] = [home.slice(), home.slice()];
   const hits = new Float64Array(riffles);
   let tries = 0;
-  const still = (): boolean => {
+  /** Lays the pack out before the riffles; gives their card. */
+  const begin = (): Card => {
+    if (!stops) {
+      pack.set(home);
+      return first;
+    }
+    const count = drawFrom(stops, rng());
+    dealtBack(home, count, pack);
+    return home[count];
+  };
+  const leadsTo = (theirs: Card): boolean => {
+    const [from, step] = side === 'below' ? [home.length - 1, -1] : [0, 1];
     let last = -1;
-    for (const card of pack) {
-      if (card === key) return last === first;
+    for (let index = from; index >= 0 && index < home.length; index += step) {
+      const card = pack[index];
+      if (card === key) return last === theirs;
       if (inBank[card] === 1) last = card;
     }
     return false;
@@ -100,11 +141,11 @@ export const keyCardCounter = (
   return {
     run: (packs) => {
       for (let count = 0; count < packs; count++) {
-        pack.set(home);
+        const theirs = begin();
         for (let riffle = 0; riffle < riffles; riffle++) {
           riffleInto(other, pack, bits, rng);
           [pack, other] = [other, pack];
-          if (still()) hits[riffle]++;
+          if (leadsTo(theirs)) hits[riffle]++;
         }
         tries++;
       }
@@ -135,19 +176,12 @@ const joinHits = <Value extends KeyCardHits | undefined>(values: readonly Value[
 
 /** Tries a key card on so many packs, each part from a seed of its own; yields what has been found so far. */
 export const KEY_CARD: JobRule<
-  {
-    readonly now: Order;
-    readonly bank: readonly Card[];
-    readonly key: Card;
-    readonly riffles: number;
-    readonly packs: number;
-    readonly seed: number;
-  },
+  KeyCardTry & { readonly packs: number; readonly seed: number },
   KeyCardHits,
   KeyCardHits | undefined
 > = {
-  *start({ now, bank, key, riffles, packs, seed }) {
-    const counter = keyCardCounter(now, bank, key, riffles, seededRng(seed));
+  *start({ packs, seed, ...tried }) {
+    const counter = keyCardCounter(tried, seededRng(seed));
     for (let done = 0; counter && done < packs; done += SLICE) {
       counter.run(Math.min(SLICE, packs - done));
       yield counter.hits();
@@ -165,10 +199,8 @@ export const KEY_CARD: JobRule<
   },
 };
 
-const percent = (share: number): string => (share * 100).toFixed(1);
-
 /**
- * How likely a stop falls outside a bank that lies together, for each number of cards in front of it.
+ * How likely a cut falls outside a bank that lies together, for each number of cards in front of it.
  *
  * @param size cards in the pack. @param length cards in the bank. @param spread of the stops about the middle, in cards.
  * @returns by cards in front, from 0 to N − length.
@@ -182,8 +214,18 @@ export const stopsOutside = (size: number, length: number, spread: number): numb
   });
 };
 
-/** What a stop may do that misses the bank: as the bank lies now, and where it would lie best. */
-const outsideFacts = (now: Order, bank: Bank, spread: number): { known: KnownFact[]; notes: string[] } => {
+/** How likely the card on which a helper stops, who deals singly, is none of the bank: the one on top then. */
+export const dealtOutside = (now: Order, bank: readonly Card[], { about, within }: DealtStop): number =>
+  cutChances(now.length, within, about).reduce(
+    (sum, chance, count) => sum + (bank.includes(now[count]) ? 0 : chance),
+    0,
+  );
+
+/** Whether the deal that brings their card below the key is still to come: the key lies on top. */
+const isToBeDealt = (now: Order, key: Card, side: Side): boolean => side === 'below' && now[0] === key;
+
+/** What a cut may do that misses the bank: as the bank lies now, and where it would lie best. */
+const cutFacts = (now: Order, bank: Bank, spread: number): { known: KnownFact[]; notes: string[] } => {
   const lies = bankInPack(now, bank);
   if (!lies || lies.wraps) return { known: [], notes: [] };
   const outside = stopsOutside(now.length, lies.cards.length, spread);
@@ -191,23 +233,60 @@ const outsideFacts = (now: Order, bank: Bank, spread: number): { known: KnownFac
   const best = outside.indexOf(Math.min(...outside));
   return {
     known: [
-      { words: 'In front of the bank', value: front },
-      { words: 'Stop outside the bank', value: `${percent(outside[front])} %` },
+      { words: 'Cards above the bank', value: front },
+      { words: 'A cut misses the bank', value: sayShare(outside[front]) },
     ],
     notes: [
-      `Stops spread by ${spread} about the middle miss the bank ${percent(outside[front])} times in 100` +
+      `A cut about the middle, within ${spread}, misses the bank ${sayTimesIn100(outside[front])}` +
         (outside[front] - outside[best] < 0.0005
           ? '.'
-          : `; with ${cards(best)} in front of it ${percent(outside[best])} times.`),
+          : `; with ${cards(best)} above it ${sayTimesIn100(outside[best])}.`),
     ],
   };
 };
 
+/** What a stop may do that misses the bank, while cards are dealt singly. */
+const dealFacts = (now: Order, bank: Bank, stop: DealtStop): { known: KnownFact[]; notes: string[] } => {
+  const outside = dealtOutside(now, bank.cards, stop);
+  return {
+    known: [{ words: 'A stop misses the bank', value: sayShare(outside) }],
+    notes: [
+      `Dealt singly and stopped at about ${stop.about}, within ${stop.within}, a stop misses the bank ${sayTimesIn100(outside)}.`,
+    ],
+  };
+};
+
+/** How a key card is used: on which side theirs lies, and how they come to it. */
+export interface KeyCardUse {
+  readonly side: Side;
+  /** How widely cuts spread about the middle of the pack: a standard deviation in cards. */
+  readonly spread: number;
+  readonly deal: DealtStop;
+}
+
+/** As it is usually done: the key, dealt first, lies right on their card. */
+const usualUse = (size: number): KeyCardUse => ({
+  side: 'below',
+  spread: size / 8,
+  deal: { about: 9, within: 3 },
+});
+
+/** What is tried to know how sure a key card is. */
+export const keyCardTry = (
+  now: Order,
+  bank: Bank,
+  key: Card,
+  { side, deal }: KeyCardUse,
+): Omit<KeyCardTry, 'riffles'> => ({
+  ...{ now, bank: bank.cards, key, side },
+  ...(isToBeDealt(now, key, side) && { deal }),
+});
+
 /**
- * A key card under riffles: the next bank card in front of it leads to the selection.
+ * A key card under riffles: the next bank card beside it is theirs. Where the key lies on top of the pack, they are still
+ * to deal cards singly onto the table, to look at the next one and to drop the dealt cards on it: no card is named then.
  *
  * @param estimates how often that is so after one riffle, two, …; as far as it has been tried.
- * @param spread how widely stops spread about the middle of the pack: a standard deviation in cards.
  */
 export const reckonKeyCard = (
   now: Order,
@@ -215,36 +294,44 @@ export const reckonKeyCard = (
   key: Card,
   riffles: number,
   estimates: readonly Estimate[],
-  spread = now.length / 8,
+  use: KeyCardUse = usualUse(now.length),
 ): Reckoned => {
+  const { side } = use;
   const place = placeOf(now, key);
   if (place === undefined)
     return unreckoned(`${showCard(key)} is not in this pack.`, 'Name another key card.');
-  const card = bankCardBefore(now, bank.cards, key);
+  const card = nextBankCard(now, bank.cards, key, side);
   if (card === undefined)
     return unreckoned(
-      `No bank card lies in front of ${showCard(key)}.`,
-      'Name a key card that lies in the bank or behind it.',
+      `No bank card lies ${side} ${showCard(key)}.`,
+      side === 'below'
+        ? 'Name a key card that lies in the bank or above it.'
+        : 'Name a key card that lies in the bank or below it.',
     );
   const sure = estimates.at(riffles - 1);
-  const outside = outsideFacts(now, bank, spread);
+  const toDeal = isToBeDealt(now, key, side);
+  const missed = toDeal ? dealFacts(now, bank, use.deal) : cutFacts(now, bank, use.spread);
+  const next = `the next bank card ${side} ${showCard(key)}`;
   return reckoned({
-    answer: `The next bank card in front of ${showCard(key)} is ${showCard(card)}`,
-    notes: (sure
-      ? [
-          `After ${riffles} ${riffles === 1 ? 'riffle' : 'riffles'} that is still so ${percent(sure.share)} times in 100 ` +
-            `(${percent(sure.low)} to ${percent(sure.high)}, ${sure.tries.toLocaleString('en')} packs).`,
-        ]
-      : ['Riffling packs …']
-    ).concat(outside.notes),
+    answer: toDeal
+      ? `Theirs will be ${next}, towards the face`
+      : `T${next.slice(1)}, towards the ${side === 'below' ? 'face' : 'top'}, is ${showCard(card)}`,
+    notes: [
+      ...(toDeal ? ['They deal singly, stop, look at the next card, and drop the dealt cards on it.'] : []),
+      sure
+        ? `After ${riffles} ${riffles === 1 ? 'riffle' : 'riffles'} it is theirs ${sayTimesIn100(sure.share)} ` +
+          `(${sayBetween(sure.low, sure.high)}, ${sure.tries.toLocaleString('en')} packs).`
+        : 'Riffling packs …',
+      ...missed.notes,
+    ],
     known: [
       { words: 'Key', card: key },
-      { words: 'In front of it', card },
+      ...(toDeal ? [] : [{ words: side === 'below' ? 'Below it' : 'Above it', card }]),
       ...estimates.map(({ share, low, high }, index) => ({
         words: `After ${index + 1} ${index === 0 ? 'riffle' : 'riffles'}`,
-        value: `${percent(share)} % (${percent(low)}–${percent(high)})`,
+        value: `${sayShare(share)} (${sayBetween(low, high)})`,
       })),
-      ...outside.known,
+      ...missed.known,
       { words: 'Distance from shuffled', value: riffleDistance(now.length, riffles).toFixed(3) },
     ],
     marks: [
@@ -253,29 +340,37 @@ export const reckonKeyCard = (
         return at === undefined ? [] : [{ place: at, mark: 'bank' as const }];
       }),
       { place, mark: 'seen' },
-      { place: placeOf(now, card) ?? 1, mark: 'wanted' },
+      ...(toDeal ? [] : [{ place: placeOf(now, card) ?? 1, mark: 'wanted' as const }]),
     ],
   });
 };
 
+const SIDES: readonly Side[] = ['below', 'above'];
+
+/** How a key card is used, as it was told. */
+export const keyCardUse = (values: Values): KeyCardUse => ({
+  side: SIDES[num(values, 'side')],
+  spread: num(values, 'spread'),
+  deal: { about: num(values, 'about'), within: num(values, 'within') },
+});
+
 /** How it is asked. */
 export const KEY_CARD_PATTERN: Pattern = {
   path: 'key-card',
-  lead: 'The next bank card in front of the key leads to the selection. How sure is that?',
+  lead: 'The next bank card beside the key is theirs. How sure is that?',
   fields: [
     cardField('key', 'The key card', 'Which is the key card?'),
     numberField('riffles', 'Riffles', 'How many riffles?', { start: 1, most: 5 }),
-    setupField('spread', 'Stops spread about the middle by', 6),
+    setupField('side', 'Theirs lies', 0, { kind: 'choice', options: ['below the key', 'above the key'] }),
+    setupField('about', 'They deal and stop at about', 9),
+    setupField('within', 'Within', 3, { least: 1 }),
+    setupField('spread', 'Or cut about the middle, within', 6, { least: 1 }),
   ],
   example: (pack) => ({ key: ofBank(pack) }),
   needsBank: true,
   reckon: (values, pack) =>
     reckonKeyCard(
-      pack.now,
-      bankOf(pack),
-      num(values, 'key'),
-      num(values, 'riffles'),
-      pack.estimates,
-      num(values, 'spread'),
+      ...([pack.now, bankOf(pack), num(values, 'key'), num(values, 'riffles')] as const),
+      ...([pack.estimates, keyCardUse(values)] as const),
     ),
 };

@@ -2,6 +2,7 @@ import { Card } from '../../deck/card';
 import { showCard } from '../../deck/notation';
 import { Order, placeOf } from '../../deck/order';
 import { offsetOf } from '../../deck/offset';
+import { sayShare } from '../../odds/sayShare';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
 
 /** A card that may have been moved, and how likely it is the one. */
@@ -83,7 +84,7 @@ export const movedCards = (home: Order, now: Order, riffles: number, cut: boolea
     .sort((a, b) => b.chance - a.chance);
 };
 
-const percent = (chance: number): string => `${(chance * 100).toFixed(chance < 0.1 ? 1 : 0)} %`;
+const percent = (chance: number): string => sayShare(chance, chance < 0.1 ? 1 : 0);
 
 /** The order holds all the way round: it was cut at most, or its end card went to the other end. */
 const reckonNothingMoved = (home: Order, told: Order, offset: number): Reckoned => {

@@ -21,7 +21,14 @@ import { placesAfterDeals, reckonDealtBack } from './dealtBack';
 import { deduce } from '../facts/deduce';
 import { digitSumPlace, reckonNextRanks } from './digitSum';
 import { reckonGap } from './gapCards';
-import { bankCardBefore, keyCardCounter, reckonKeyCard, stopsOutside } from './keyCard';
+import {
+  dealtOutside,
+  keyCardCounter,
+  keyCardTry,
+  nextBankCard,
+  reckonKeyCard,
+  stopsOutside,
+} from './keyCard';
 import { movedCards, reckonMovedCard } from './movedCard';
 import { Reckoning } from '../reckoning';
 import { pointersTo, reckonShortGroup, toTheTop } from './shortGroup';
@@ -335,17 +342,66 @@ describe('a key card and a bank under riffles', () => {
   const bank = bankOf(hearts, 20);
   const now = packWith(bank);
 
-  test('the next bank card in front of every key', () => {
+  const use = (side: 'below' | 'above') => ({ side, spread: 6, deal: { about: 9, within: 3 } });
+
+  test('the next bank card above every key, and below it', () => {
     for (const [index, key] of now.entries()) {
-      const before = now
-        .slice(0, index)
-        .filter((each) => hearts.includes(each))
-        .at(-1);
-      expect(bankCardBefore(now, hearts, key)).toBe(before);
-      const outcome = reckonKeyCard(now, bank, key, 1, []);
-      if (before === undefined) expect(refused(outcome)).toContain('No bank card');
-      else expect(of(outcome).answer).toContain(showCard(before));
+      const above = now.slice(0, index).filter((each) => hearts.includes(each));
+      const below = now.slice(index + 1).filter((each) => hearts.includes(each));
+      for (const [side, card] of [
+        ['above', above.at(-1)],
+        ['below', below.at(0)],
+      ] as const) {
+        expect(nextBankCard(now, hearts, key, side)).toBe(card);
+        const outcome = reckonKeyCard(now, bank, key, 1, [], use(side));
+        if (card === undefined) expect(refused(outcome)).toContain('No bank card');
+        else if (index > 0) expect(of(outcome).answer).toContain(`is ${showCard(card)}`);
+      }
     }
+  });
+
+  test('dealt one by one: the key, dealt first, lies right above theirs, and theirs is the next towards the face', () => {
+    const first: Order = [...hearts, ...now.filter((each) => !hearts.includes(each))];
+    const bankOnTop = { cards: hearts, places: hearts.map((_, index) => index + 1) };
+    const [key] = hearts;
+    // Nothing is dealt yet: no card is named, and none is right.
+    expect(of(reckonKeyCard(first, bankOnTop, key, 2, [])).answer).toBe(
+      `Theirs will be the next bank card below ${showCard(key)}, towards the face`,
+    );
+    for (let count = 2; count <= 12; count++) {
+      const theirs = first[count];
+      const dealt = deal(first, count);
+      expect(dealt[placeOf(dealt, key) ?? 0]).toBe(theirs);
+      const { answer } = of(reckonKeyCard(dealt, bankOnTop, key, 2, []));
+      expect(answer).toBe(
+        `The next bank card below ${showCard(key)}, towards the face, is ${showCard(theirs)}`,
+      );
+    }
+    // Where they stop past the bank it misses; the key itself is never theirs.
+    const chances = cutChances(52, 3, 9);
+    const missed = chances.slice(13).reduce((sum, chance) => sum + chance, 0);
+    expect(dealtOutside(first, hearts, { about: 9, within: 3 })).toBeCloseTo(missed, 12);
+    // The chance: a second count that deals and riffles by moves.
+    const tried = keyCardTry(first, bankOnTop, key, use('below'));
+    const counter = keyCardCounter({ ...tried, riffles: 2 }, seededRng(5));
+    counter?.run(20_000);
+    const rng = seededRng(6);
+    let hits = 0;
+    for (let round = 0; round < 4000; round++) {
+      let left = rng();
+      const count = chances.findIndex((chance) => (left -= chance) < 0);
+      const theirs = first[count];
+      let pack: Order = deal(first, count);
+      for (let riffle = 0; riffle < 2; riffle++)
+        pack = applyMove(pack, { kind: 'riffle', seed: Math.floor(rng() * 1e9) });
+      const behind = pack.slice(pack.indexOf(key) + 1).find((each) => hearts.includes(each));
+      if (behind === theirs) hits++;
+    }
+    const [, twice] = counter?.read() ?? [];
+    expect(Math.abs(twice.share - hits / 4000)).toBeLessThan(0.03);
+    // Towards the top it would be right almost never.
+    const wrongWay = keyCardCounter({ ...tried, side: 'above', riffles: 2 }, seededRng(5));
+    expect(wrongWay).toBeUndefined();
   });
 
   test('what is tried agrees with every riffle of a small pack, within its interval', () => {
@@ -357,16 +413,17 @@ describe('a key card and a bank under riffles', () => {
       const upper = small.map((_, index) => (bits >> index) & 1);
       let [top, bottom] = [0, upper.filter(Boolean).length];
       const after = upper.map((bit) => small[bit ? top++ : bottom++]);
-      if (bankCardBefore(after, smallBank, 2) === bankCardBefore(small, smallBank, 2)) hits++;
+      if (nextBankCard(after, smallBank, 2, 'above') === nextBankCard(small, smallBank, 2, 'above')) hits++;
     }
-    const counter = keyCardCounter(small, smallBank, 2, 3, seededRng(11));
+    const tried = { now: small, bank: smallBank, key: 2, side: 'above', riffles: 3 } as const;
+    const counter = keyCardCounter(tried, seededRng(11));
     counter?.run(20_000);
     const [once, twice] = counter?.read() ?? [];
     expect(hits / 256).toBeGreaterThan(once.low - 0.005);
     expect(hits / 256).toBeLessThan(once.high + 0.005);
     expect(once.high - once.low).toBeLessThan(0.02);
     expect(twice.share).toBeLessThan(once.share);
-    expect(keyCardCounter(small, smallBank, 0, 1, seededRng(1))).toBeUndefined();
+    expect(keyCardCounter({ ...tried, key: 0 }, seededRng(1))).toBeUndefined();
   });
 
   test('a stop outside the bank: counted over the stops, and least with the bank about the middle', () => {
@@ -385,11 +442,11 @@ describe('a key card and a bank under riffles', () => {
       const best = outside.indexOf(Math.min(...outside));
       expect(Math.abs(best - (size - length) / 2)).toBeLessThanOrEqual(1);
     }
-    const { known, notes } = of(reckonKeyCard(now, bank, now[30], 1, [], 6));
-    expect(known.find(({ words }) => words === 'Stop outside the bank')?.value).toBe(
+    const { known, notes } = of(reckonKeyCard(now, bank, now[30], 1, [], use('below')));
+    expect(known.find(({ words }) => words === 'A cut misses the bank')?.value).toBe(
       `${(stopsOutside(52, 13, 6)[20] * 100).toFixed(1)} %`,
     );
-    expect(notes.at(-1)).toMatch(/^Stops spread by 6 about the middle miss the bank .* times in 100/);
+    expect(notes.at(-1)).toMatch(/^A cut about the middle, within 6, misses the bank .* times in 100/);
     // Where the bank goes round the end there is no number of cards in front of it.
     const round = cut(now, 26);
     expect(of(reckonKeyCard(round, bank, round[20], 1, [])).notes).toEqual(['Riffling packs …']);

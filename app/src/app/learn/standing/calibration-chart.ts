@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { calibration, Heard } from '@enumeron/core/learn';
+import { sayShare } from '@enumeron/core/file/odds/sayShare';
 import { scaleLinear } from 'd3-scale';
 
 const [SIZE, LEFT, BELOW] = [220, 34, 18];
@@ -42,9 +43,9 @@ const [SIZE, LEFT, BELOW] = [220, 34, 18];
           <tbody>
             @for (bin of shown(); track bin.from) {
               <tr>
-                <th scope="row">{{ percent(bin.expected) }} %</th>
-                <td>{{ percent(bin.right.share) }} %</td>
-                <td>{{ percent(bin.right.low) }} to {{ percent(bin.right.high) }} %</td>
+                <th scope="row">{{ percent(bin.expected) }}</th>
+                <td>{{ percent(bin.right.share) }}</td>
+                <td>{{ percent(bin.right.low) }} to {{ percent(bin.right.high) }}</td>
                 <td>{{ bin.right.tries }}</td>
               </tr>
             }
@@ -81,6 +82,6 @@ export class CalibrationChart {
   );
 
   protected percent(share: number): string {
-    return Math.round(share * 100).toString();
+    return sayShare(share, 0);
   }
 }

@@ -1,11 +1,12 @@
 import { Card, showCard, speakCard } from '@enumeron/core/deck';
+import { sayShare } from '@enumeron/core/file/odds/sayShare';
 import { chancesOf, Possible } from '@enumeron/core/reckon/facts';
 import { GuessedSlot, RailGuesses } from '../../pack/rail-guess';
 
 /** A card that is less likely than this at a place is not shown there: many are as likely. */
 const WORTH_SHOWING = 0.1;
 
-const percent = (chance: number): string => `${Math.round(chance * 100)} %`;
+const percent = (chance: number): string => sayShare(chance, 0);
 
 /** For every place how many cards may lie there, and the likeliest; or for one card where it may lie. */
 export const guessesOf = (possible: Possible, about: Card | undefined): RailGuesses => {
@@ -18,7 +19,7 @@ export const guessesOf = (possible: Possible, about: Card | undefined): RailGues
       return {
         card: about,
         chance: most === 0 ? 0 : chances[index] / most,
-        below: chances[index] === 0 ? '' : Math.round(chances[index] * 100).toString(),
+        below: chances[index] === 0 ? '' : percent(chances[index]).replace(/ %$/, ''),
         label: `${place}, ${speakCard(about)} ${chances[index] === 0 ? 'cannot lie here' : percent(chances[index])}`,
       };
     const leads = chance >= WORTH_SHOWING;

@@ -4,7 +4,7 @@ import { RouterLink } from '@angular/router';
 import { completeValues, sayValues } from '@enumeron/core/form';
 import { sayProblem } from '@enumeron/core/deck';
 import { kindsOfWay } from '@enumeron/core/file/learn/sums/kinds';
-import { estimatesOf } from '@enumeron/core/reckon/patterns';
+import { estimatesOf, keyCardTry, keyCardUse } from '@enumeron/core/reckon/patterns';
 import { OrdersStore } from '../../data/orders.store';
 import { SettingsStore } from '../../data/settings.store';
 import { markOnRail } from '../../pack/marks';
@@ -90,9 +90,12 @@ export class PatternView {
   /** How often a key card still leads where it led, tried on many packs. */
   private readonly tried = jobView('key card', () => {
     const [bank, key] = [this.bank(), this.values()['key']];
-    return this.pattern().path === 'key-card' && bank && typeof key === 'number'
-      ? { now: this.pack.now(), bank: bank.cards, key, riffles: RIFFLES, packs: PACKS, seed: SEED }
-      : undefined;
+    if (this.pattern().path !== 'key-card' || !bank || typeof key !== 'number') return undefined;
+    const use = keyCardUse(completeValues(this.pattern(), this.values()));
+    return {
+      ...keyCardTry(this.pack.now(), bank, key, use),
+      ...{ riffles: RIFFLES, packs: PACKS, seed: SEED },
+    };
   });
   private readonly estimates = computed(() => {
     const tried = this.tried();

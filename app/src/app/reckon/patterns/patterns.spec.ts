@@ -154,7 +154,7 @@ describe('a pattern', () => {
     const rendered = await open('key-card');
     await press(rendered, '9H');
     await until(() => rendered.text().includes('times in 100'));
-    expect(answer(rendered)).toContain('The next bank card in front of 9♥ is 8♥');
+    expect(answer(rendered)).toBe('The next bank card below 9♥, towards the face, is 10♥');
     expect(rendered.all('en-known-list dt').map((each) => each.textContent.trim())).toContain(
       'After 5 riffles',
     );

@@ -123,7 +123,7 @@ export const WAYS: readonly Way[] = [
     name: 'Key card and bank after riffles',
     words: 'key card',
     seen: 'a key card after riffles',
-    asked: 'the bank card before it, and how sure that is',
+    asked: 'the bank card next to it, and how sure that is',
     picture: '..b.bw.s.b..',
   },
   {

@@ -30,7 +30,9 @@ import {
   stepAt,
   without,
 } from '@enumeron/core/file/rehearse/editSteps';
+import { narrow } from '@enumeron/core/file/rehearse/narrow';
 import { namesBefore } from '@enumeron/core/file/rehearse/palette';
+import type { Range } from '@enumeron/core/file/rehearse/widestRange';
 import { readProcedure } from '@enumeron/core/file/rehearse/readProcedure';
 import { renameAt } from '@enumeron/core/file/rehearse/rename';
 import { Names } from '@enumeron/core/file/rehearse/words';
@@ -191,13 +193,19 @@ export class Desk {
     return true;
   }
 
-  /** Changes the procedure, which is the user's own from then on. What goes on with the same thing at once is one change. */
-  change(label: string, make: (procedure: Procedure) => Procedure, about = ''): void {
+  /**
+   * Changes what a procedure has beside its steps; it is the user's own from then on. What goes on with the same thing at
+   * once is one change.
+   */
+  change(label: string, make: (procedure: Procedure) => Omit<Procedure, 'steps'>, about = ''): void {
     const id = this.id();
     void this.journal.commit(
       label,
       [placeOf(PROCEDURES, id)],
-      ([row]) => row && [{ ...without(row, 'sample'), procedure: make(row.procedure) }],
+      ([row]) =>
+        row && [
+          { ...without(row, 'sample'), procedure: { ...make(row.procedure), steps: row.procedure.steps } },
+        ],
       about === '' ? undefined : `${id} ${about}`,
     );
   }
@@ -268,6 +276,15 @@ export class Desk {
       const step = stepAt(steps, at);
       return step?.do === 'choose' ? replaceStep(steps, at, { ...step, from, to }) : steps;
     });
+  }
+
+  /** Asks for just these ranges, wherever they are chosen. */
+  narrow(ranges: readonly Range[]): void {
+    this.edit(
+      'ask for just what works',
+      [],
+      (steps, _, procedure) => narrow({ ...procedure, steps }, ranges).steps,
+    );
   }
 
   /** The chosen steps, in a row. */

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
 import { Values } from '@enumeron/core/form';
-import { oddsCurve, OddsQuestion, sayChance, sayTimes } from '@enumeron/core/odds';
+import { oddsCurve, OddsQuestion, sayBetween, sayShare, sayTimes } from '@enumeron/core/odds';
 import { ChanceCurve } from '../../shared/chance-curve';
 import { answerOf, jobView } from '../../workers/job-view';
 
@@ -23,7 +23,7 @@ export class OddsAnswer {
   readonly picked = output<number>();
 
   private readonly chance = computed(() => this.question().chance(this.values()));
-  protected readonly share = computed(() => sayChance(this.chance()));
+  protected readonly share = computed(() => sayShare(this.chance()));
   protected readonly times = computed(() => sayTimes(this.chance()));
   protected readonly says = computed(() => this.question().says(this.values()));
   protected readonly notes = computed(() => this.question().notes?.(this.values()) ?? []);
@@ -60,9 +60,8 @@ export class OddsAnswer {
     if (!view || view.kind === 'failed' || view.asked.path !== this.question().path) return undefined;
     const { low, high, tries } = view.kind === 'ended' ? view.result : view.progress;
     if (tries === 0) return undefined;
-    const inHundred = (share: number): string => (100 * share).toFixed(1);
     return {
-      between: `${inHundred(low)} and ${inHundred(high)} %`,
+      between: sayBetween(low, high),
       tries: tries.toLocaleString('en'),
       isOld: view.asked.values !== this.values(),
       holds: low <= this.chance() && this.chance() <= high,

@@ -1,6 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import type { Estimate } from '@enumeron/core/file/odds/interval';
+import { sayBetween, sayShare } from '@enumeron/core/file/odds/sayShare';
+import { claimsAnything } from '@enumeron/core/file/procedure/walk';
+import { NOTHING_CLAIMED } from '@enumeron/core/file/rehearse/sayProof';
 import { answerOf, jobView } from '../../workers/job-view';
 import { Desk } from '../desk/desk.store';
 
@@ -10,8 +13,8 @@ const MOST_WORLDS = 2_000_000;
 const BUDGET = 20_000_000_000;
 
 const inHundredths = ({ share, low, high }: Estimate): { share: string; between: string } => ({
-  share: `${(100 * share).toFixed(1)} %`,
-  between: `${(100 * low).toFixed(1)} and ${(100 * high).toFixed(1)} %`,
+  share: sayShare(share),
+  between: sayBetween(low, high),
 });
 
 /** Where cards are shuffled by chance: how often it works, tried until that is known as closely as asked. */
@@ -21,7 +24,9 @@ const inHundredths = ({ share, low, high }: Estimate): { share: string; between:
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<div class="answer" [class.old]="!ended()" aria-live="polite">
       @if (found(); as found) {
-        <h2 id="proof-title">It works in about {{ found.held.share }}</h2>
+        <h2 id="proof-title">
+          {{ found.claims ? 'It works in about ' + found.held.share : nothing }}
+        </h2>
         <p>
           Between {{ found.held.between }}, nineteen times in twenty: {{ found.worlds }} tries with every
           choice and shuffle drawn by chance.
@@ -95,6 +100,7 @@ const inHundredths = ({ share, low, high }: Estimate): { share: string; between:
 export class ChancePanel {
   private readonly desk = inject(Desk);
 
+  protected readonly nothing = NOTHING_CLAIMED;
   protected readonly widths = WIDTHS;
   protected readonly width = signal<number>(2);
   protected readonly seed = signal(1);
@@ -120,6 +126,7 @@ export class ChancePanel {
     const so = view.kind === 'ended' ? view.result : view.progress;
     if (so.worlds === 0) return undefined;
     return {
+      claims: claimsAnything(view.asked.procedure.steps),
       held: inHundredths(so.held),
       worlds: so.worlds.toLocaleString('en'),
       leftOut: so.leftOut.toLocaleString('en'),

@@ -5,7 +5,6 @@ import { kindOf, kindsOf } from '@enumeron/core/file/procedure/walk';
 import { chanceWithin } from '@enumeron/core/file/rehearse/lead';
 import type { Widest } from '@enumeron/core/file/rehearse/widestRange';
 import { pathOf, stepAt } from '@enumeron/core/file/rehearse/editSteps';
-import { narrow } from '@enumeron/core/file/rehearse/narrow';
 import { hasLikely } from '@enumeron/core/file/rehearse/prove';
 import { sayProof, sayShare } from '@enumeron/core/file/rehearse/sayProof';
 import { CardText } from '../../shared/card-text';
@@ -17,6 +16,8 @@ import { CaseGrid } from './case-grid';
 import { ChancePanel } from './chance-panel';
 import { CurveChart } from './curve-chart';
 import { Proving } from './proving.store';
+
+const ENDS = ['held', 'outs', 'failed'] as const;
 
 const listed = (choices: readonly (readonly [string, number])[]): string =>
   choices.map(([name, value]) => `${name} ${value.toString()}`).join(', ');
@@ -52,7 +53,14 @@ export class ProofPanel {
       ] as const
     ).map(([end, words]) => ({
       ...{ end, words, count: proof[end].toLocaleString('en') },
-      chance: chances && sayShare(chances[end]),
+      // What the others come to is known better than by subtracting.
+      chance:
+        chances &&
+        sayShare(
+          chances[end],
+          1,
+          ENDS.reduce((rest, other) => (other === end ? rest : rest + chances[other]), 0),
+        ),
     }));
   });
   protected readonly weighed = computed(() => {
@@ -118,6 +126,6 @@ export class ProofPanel {
   protected askFor(
     ranges: readonly { readonly name: string; readonly from: number; readonly to: number }[],
   ): void {
-    this.desk.change('ask for just what works', (procedure) => narrow(procedure, ranges));
+    this.desk.narrow(ranges);
   }
 }

@@ -3,7 +3,8 @@ import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import type { Step } from '@enumeron/core/file/procedure/procedure';
 import { Line } from '@enumeron/core/file/rehearse/editSteps';
-import { sayProof, sayShare } from '@enumeron/core/file/rehearse/sayProof';
+import { claimsAnything } from '@enumeron/core/file/procedure/walk';
+import { NOTHING_CLAIMED, sayProof, sayShare } from '@enumeron/core/file/rehearse/sayProof';
 import { audiencesIn, saidTo } from '@enumeron/core/file/rehearse/says';
 import { sentenceBehindWho, whoOf } from '@enumeron/core/file/rehearse/sentence';
 import { answerOf, jobView } from '../../workers/job-view';
@@ -106,6 +107,7 @@ export class ScriptPage {
     if (this.proving.chance()) {
       const tried = answerOf(this.job());
       if (!tried) return 'Trying it …';
+      if (!claimsAnything(this.desk.right()?.steps ?? [])) return `${NOTHING_CLAIMED}.`;
       const { held, worlds } = tried;
       return `It works in ${sayShare(held.low)} to ${sayShare(held.high)} of all, as far as ${worlds.toLocaleString('en')} tries tell.`;
     }

@@ -46,6 +46,20 @@ import { Viewport } from '../viewport';
         }
       </div>
     }
+    @case ('choice') {
+      <div class="suits choices" role="group" [attr.aria-label]="field().label">
+        <span>{{ field().label }}</span>
+        @for (option of field().options ?? []; track option) {
+          <button
+            type="button"
+            [attr.aria-pressed]="single() === $index"
+            (click)="focused.emit(); told.emit($index)"
+          >
+            {{ option }}
+          </button>
+        }
+      </div>
+    }
     @case ('cards') {
       <div class="numbers">
         <label [for]="field().name">{{ field().label }}</label>

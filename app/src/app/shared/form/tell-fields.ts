@@ -8,7 +8,7 @@ import {
   output,
   viewChildren,
 } from '@angular/core';
-import { valueOf } from '@enumeron/core/form';
+import { Field, sayValue, valueOf, Values } from '@enumeron/core/form';
 import { Card } from '@enumeron/core/deck';
 import { PackStore } from '../../pack/pack.store';
 import { Viewport } from '../viewport';
@@ -16,6 +16,11 @@ import { FieldPad } from './field-pad';
 import { LitPad } from './lit-pad';
 import { TellField } from './tell-field';
 import { Telling } from './telling';
+
+const said = (field: Field, values: Values): string => {
+  const value = valueOf(field, values);
+  return typeof value === 'number' ? sayValue(field, value) : String(value);
+};
 
 /** The fields of a pattern or a fact, and the pad that fills the one that is lit. */
 @Component({
@@ -52,7 +57,7 @@ export class TellFields {
   protected readonly setup = computed(() => this.fields().filter(({ setup }) => setup));
   protected readonly setupSays = computed(() =>
     this.setup()
-      .map((field) => `${field.label.toLowerCase()} ${String(valueOf(field, this.telling().values()))}`)
+      .map((field) => `${field.label.toLowerCase()} ${said(field, this.telling().values())}`)
       .join(', '),
   );
 

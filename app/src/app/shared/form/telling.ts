@@ -22,7 +22,7 @@ export class Telling {
   /** What a pad gives goes to the field that is lit; a row of cards grows by it, and the next lacking field is lit. */
   take(value: number | undefined): void {
     const field = this.active();
-    if (!field || field.kind === 'suits') return;
+    if (!field || field.kind === 'suits' || field.kind === 'choice') return;
     this.put(field, this.with(field, value));
     // A number may have another digit, a row another card.
     const more = field.kind === 'number' || field.kind === 'numbers' || field.kind === 'cards';
