@@ -1,16 +1,30 @@
 import { below, parseOrder, parsePart, Rng, seededRng } from '@enumeron/core/deck';
 import { makeName, nameProblem } from '@enumeron/core/formats';
+import { DRAFT } from '@enumeron/core/file/rehearse/draft';
+import type { Procedure } from '@enumeron/core/file/procedure/procedure';
+import { actOut } from '@enumeron/core/file/rehearse/actOut';
+import { linesOf } from '@enumeron/core/file/rehearse/editSteps';
+import { numbered, unnumbered } from '@enumeron/core/file/rehearse/identity';
+import { sayLaid } from '@enumeron/core/file/rehearse/laidWords';
+import { readProcedure } from '@enumeron/core/file/rehearse/readProcedure';
+import { sayStep } from '@enumeron/core/file/rehearse/sentence';
+import { sentAs } from '@enumeron/core/file/rehearse/sent';
+import { WORKED } from '@enumeron/core/file/rehearse/worked/worked';
+import fc from 'fast-check';
 import { IDBKeyRange, indexedDB } from 'fake-indexeddb';
 import { makeBackup, parseBackup, RowsByKind } from '../src/app/data/backup-file';
 import { readRow } from '../src/app/data/check';
 import { Database } from '../src/app/data/database';
-import { kindNamed, KINDS } from '../src/app/data/kinds';
+import { Kind, migrated } from '../src/app/data/kind';
+import { DATA_VERSION, kindNamed, KINDS } from '../src/app/data/kinds';
 import { ORDERS } from '../src/app/data/kinds/orders';
 import { ORDER_FILES, readOrderFile } from '../src/app/data/order-files';
 import { sampleOrders } from '../src/app/data/sample';
+import { imagesCsv, parseImagesCsv } from '../src/app/learn/files/images-csv';
+import { ROWS } from '../src/testing/kind-rows';
 
 /**
- * Mutated backups and order files through the code that reads them: nothing may be thrown, nothing may take long,
+ * Mutated files and rows through every reader and every kind: nothing may be thrown, nothing may take long,
  * nothing may change by a file that is refused, and what is accepted must be stored and read back. The same seed
  * tries the same files.
  */
@@ -132,7 +146,7 @@ const seeds = async (): Promise<readonly string[]> => {
   return [made.text, made.text, made.text, JSON.stringify(older)];
 };
 
-const counts = { accepted: 0, refused: 0, thrown: 0, slow: 0, unreadable: 0, changed: 0, orders: 0 };
+const counts = { accepted: 0, refused: 0, thrown: 0, slow: 0, unreadable: 0, changed: 0 };
 const complain = (what: keyof typeof counts, text: string, error?: unknown): void => {
   counts[what]++;
   console.error(`${what}: ${text.slice(0, 200)}`, error ?? '');
@@ -174,7 +188,6 @@ const tryBackup = async (text: string): Promise<void> => {
 /** Reads an order's file as the editor does, and makes the order that it would save. */
 const tryOrderFile = async (text: string): Promise<void> => {
   const outcome = await readOrderFile(text);
-  counts.orders++;
   if (!outcome.ok) {
     counts.refused++;
     return;
@@ -191,37 +204,129 @@ const tryOrderFile = async (text: string): Promise<void> => {
   if (!readRow(ORDERS, row).ok) complain('unreadable', text);
 };
 
+/** Reads a procedure as its file, its page, Reckon and Learn do; one that can be shown is shown, and one that is right runs. */
+const tryProcedure = (text: string): void => {
+  const value: unknown = JSON.parse(text);
+  const read = readProcedure(value);
+  if (!read.ok && read.problems.some(({ where, what }) => !where || what === ''))
+    complain('unreadable', text);
+  if (DRAFT(value, {}) === undefined) {
+    const { steps } = value as Procedure;
+    const lines = linesOf(numbered(steps));
+    for (const line of lines) if (line.kind === 'step') sayStep(line.step);
+    expectSame(unnumbered(numbered(steps)), steps, text);
+    for (const row of Object.values((value as Procedure).packets ?? {})) sayLaid(row);
+  }
+  sentAs(value, 'sent-a');
+  if (read.ok) actOut(read.procedure, [], 1, rng);
+  counts[read.ok ? 'accepted' : 'refused']++;
+};
+
+const expectSame = (one: unknown, other: unknown, text: string): void => {
+  if (JSON.stringify(one) !== JSON.stringify(other)) complain('changed', text);
+};
+
+/** Reads memory images as CSV; what is read is written and read again. */
+const tryImages = (text: string): void => {
+  const { images, problems } = parseImagesCsv(text);
+  counts[problems.length > 0 ? 'refused' : 'accepted']++;
+  const again = parseImagesCsv(imagesCsv(images));
+  if (again.problems.length > 0 || again.images.size !== images.size) complain('unreadable', text);
+};
+
+/** Reads a row of a kind, brought here from each version; what is a row stands in a file and comes back. */
+const tryRow =
+  (kind: Kind) =>
+  (text: string): void => {
+    const value: unknown = JSON.parse(text);
+    for (let from = 1; from < DATA_VERSION; from++) migrated(kind, value, from, DATA_VERSION);
+    kind.glance?.(value);
+    const outcome = readRow(kind, value);
+    counts[outcome.ok ? 'accepted' : 'refused']++;
+    if (!outcome.ok) return;
+    const inFile: unknown = JSON.parse(JSON.stringify(kind.toFile?.(outcome.row) ?? outcome.row));
+    if (kind.inBackup && !readRow(kind, inFile).ok) complain('unreadable', text);
+  };
+
+/** A reader, files or rows that it takes, and whether what is tried must be JSON. */
+interface Tried {
+  readonly name: string;
+  readonly seeds: readonly string[];
+  readonly json: boolean;
+  run(text: string): unknown;
+}
+
 const [tidemark] = sampleOrders();
-const backups = await seeds();
-const files = await Promise.all(ORDER_FILES.map(async (kind) => kind.make('Tide, "mark"', tidemark.cards)));
-const began = performance.now();
-let worst = 0;
-for (let index = 0; index < CASES; index++) {
-  const ofOrder = index % 4 === 0;
-  let text = pick(ofOrder ? files : backups);
+const IMAGES = imagesCsv(
+  new Map([
+    ['card-7D', 'a lighthouse'],
+    ['number-15', '=a "quay"'],
+    ['card-7D_', "'+rope"],
+  ]),
+);
+const EVERY: readonly Tried[] = [
+  { name: 'backups', seeds: await seeds(), json: false, run: tryBackup },
+  {
+    name: 'orders',
+    seeds: await Promise.all(ORDER_FILES.map(async (kind) => kind.make('Tide, "mark"', tidemark.cards))),
+    json: false,
+    run: tryOrderFile,
+  },
+  {
+    name: 'procedures',
+    seeds: WORKED.map(({ procedure }) => JSON.stringify(procedure)),
+    json: true,
+    run: tryProcedure,
+  },
+  { name: 'images', seeds: [IMAGES], json: false, run: tryImages },
+  ...KINDS.map((kind) => ({
+    name: `rows of ${kind.name}`,
+    seeds: fc.sample(ROWS[kind.name], { numRuns: 20, seed: SEED }).map((row) => JSON.stringify(row)),
+    json: true,
+    run: tryRow(kind),
+  })),
+];
+
+const ALL = EVERY.filter(({ name }) => name.includes(process.argv[4] ?? ''));
+
+/** A file or a row that was changed in one place to three. */
+const mutated = (tried: Tried): string => {
+  let text = pick(tried.seeds);
   const times = 1 + below(rng, 3);
   for (let time = 0; time < times; time++)
     try {
-      text = rng() < 0.6 ? asText(mutatedValue(JSON.parse(text))) : mutatedText(text);
+      text = tried.json || rng() < 0.6 ? asText(mutatedValue(JSON.parse(text))) : mutatedText(text);
     } catch {
       text = mutatedText(text);
     }
-  const before = index % LOOKED === 0 ? await dump() : '';
-  const refused = counts.refused;
-  const start = performance.now();
-  try {
-    await (ofOrder ? tryOrderFile(text) : tryBackup(text));
-  } catch (error) {
-    complain('thrown', text, error);
+  return text;
+};
+
+const began = performance.now();
+let worst = 0;
+for (const tried of ALL) {
+  const before = counts.refused;
+  for (let index = 0; index < CASES; index++) {
+    const text = mutated(tried);
+    const stores = tried.name === 'backups' && index % LOOKED === 0;
+    const stored = stores ? await dump() : '';
+    const refused = counts.refused;
+    const start = performance.now();
+    try {
+      await tried.run(text);
+    } catch (error) {
+      complain('thrown', `${tried.name}: ${text}`, error);
+    }
+    const took = performance.now() - start;
+    worst = Math.max(worst, took);
+    if (took > SLOW) complain('slow', `${tried.name}: ${text}`);
+    if (stores && counts.refused > refused && (await dump()) !== stored) complain('changed', text);
   }
-  const took = performance.now() - start;
-  worst = Math.max(worst, took);
-  if (took > SLOW) complain('slow', text);
-  if (before !== '' && counts.refused > refused && (await dump()) !== before) complain('changed', text);
+  console.log(`${tried.name}: ${(counts.refused - before).toString()} of ${CASES.toString()} refused`);
 }
 if (({} as { polluted?: boolean }).polluted) complain('changed', 'the prototype of all objects');
 console.log(
-  `${CASES} files (${counts.orders} of orders), seed ${SEED}: ${counts.accepted} accepted, ${counts.refused} refused, ` +
+  `${CASES} of each of ${ALL.length} readers and kinds, seed ${SEED}: ${counts.accepted} accepted, ${counts.refused} refused, ` +
     `${counts.thrown} thrown, ${counts.unreadable} unreadable afterwards, ${counts.changed} changed by a refusal, ` +
     `${counts.slow} over ${SLOW} ms; the slowest took ${worst.toFixed(0)} ms; ${((performance.now() - began) / 1000).toFixed(0)} s in all`,
 );

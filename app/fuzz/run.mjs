@@ -1,4 +1,4 @@
-/** Bundles fuzz.ts and runs it: `npm run fuzz -- 7 50000` for another seed and count. */
+/** Bundles fuzz.ts and runs it: `npm run fuzz -- 7 50000 images` for another seed and count, and some readers alone. */
 import { build } from 'esbuild';
 
 const out = new URL('./dist/fuzz.mjs', import.meta.url).pathname;

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { shuffled, seededRng, numberOrder, Card } from '@enumeron/core/deck';
-import { makeName, nameProblem } from '@enumeron/core/formats';
+import { makeName, nameProblem, typedName } from '@enumeron/core/formats';
 import { Grade, replay, scheduleBy } from '@enumeron/core/learn';
 import { ALL_HANDLINGS } from '@enumeron/core/reckon';
 
@@ -272,7 +272,7 @@ export const ROWS: Readonly<Record<string, fc.Arbitrary<unknown>>> = {
     {
       id: anyId,
       procedure: fc.record({
-        name: fc.string({ maxLength: 60 }),
+        name: fc.string({ maxLength: 60 }).map(typedName),
         steps: fc.array(fc.jsonValue(), { maxLength: 3 }),
       }),
       at: anyTime,

@@ -21,6 +21,7 @@ export {
   suitOf,
   SUITS,
 } from './card';
+export { countOf } from './countOf';
 export { type Glimpse, LAID_PACK, type LaidPack } from './laidPack';
 export { mod } from './mod';
 export {

@@ -19,7 +19,7 @@ export type ShapesOf<Value extends { readonly kind: string }> = {
 };
 
 /** A value as it can be shown in a sentence, whatever it is and however large. */
-const shown = (value: unknown): string => {
+export const showValue = (value: unknown): string => {
   if (typeof value === 'string') return `“${value.slice(0, 20)}”`;
   if (Array.isArray(value)) return 'a list';
   if (typeof value === 'object' && value !== null) return 'a group of values';
@@ -28,7 +28,7 @@ const shown = (value: unknown): string => {
 
 /** The problem of a value that should be something else. */
 export const shouldBe = (value: unknown, should: string): Problem => ({
-  what: value === undefined ? 'This is missing.' : `This is ${shown(value)}.`,
+  what: value === undefined ? 'This is missing.' : `This is ${showValue(value)}.`,
   remedy: `It must be ${should}.`,
 });
 

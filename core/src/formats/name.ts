@@ -19,9 +19,16 @@ const withoutInvisible = (text: string): string => {
   return result + text.slice(from).replace(INVISIBLE, '');
 };
 
+/** Whether a text holds what cannot be seen, or what changes the direction of what stands beside it. */
+export const hasInvisible = (text: string): boolean => withoutInvisible(text) !== text;
+
 /** A name as it is kept: in Unicode's composed form, with no invisible characters and single blanks between words. */
 export const makeName = (text: string): string =>
   withoutInvisible(text.normalize('NFC').replace(/\s+/gu, ' ')).replace(/ +/g, ' ').trim().normalize('NFC');
+
+/** A name while it is typed: what a name never holds is left out, a blank at its end may go on. */
+export const typedName = (text: string): string =>
+  [...withoutInvisible(text.replace(/\s/gu, ' ')).replace(/[<>]/g, '')].slice(0, NAME_LIMIT).join('');
 
 /** What is wrong with a name that is typed, or undefined. It is kept as `makeName` makes it. */
 export const nameProblem = (text: string): string | undefined => {

@@ -1,4 +1,6 @@
 import { Problem } from '../deck/problem';
+import { showValue } from '../deck/shape';
+import { hasInvisible, nameProblem } from '../formats/name';
 import { Form, formOf, Kind, LARGEST, Slot } from '../procedure/forms';
 import { cardNamed, laidOut } from '../procedure/laid';
 import { byOf, LaidPart, MOST_ROUNDS, Procedure, Step } from '../procedure/procedure';
@@ -28,7 +30,7 @@ interface Named {
 const isFields = (value: unknown): value is Fields =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 const isName = (value: unknown): value is string =>
-  typeof value === 'string' && value.trim() !== '' && value.length <= LONGEST_NAME;
+  typeof value === 'string' && value.trim() !== '' && value.length <= LONGEST_NAME && !hasInvisible(value);
 const isWhole = (value: unknown): value is number =>
   typeof value === 'number' && Number.isInteger(value) && Math.abs(value) <= LARGEST;
 const isWeight = (value: unknown): value is number =>
@@ -59,7 +61,7 @@ class Reading {
       this.note('File', found('This is no procedure of Enumeron.', 'Choose another file.'));
     if (version !== undefined && version !== VERSION)
       this.note('File', found('This version is not known here.', `Use version ${VERSION}.`));
-    if (typeof name !== 'string') this.note('File', missing('name', 'Give it a name.'));
+    this.readName(name);
     for (const field of ['needs', 'set-up', 'reset', 'note'])
       if (value[field] !== undefined && typeof value[field] !== 'string')
         this.note('File', missing(field, 'Write it as a text.'));
@@ -68,6 +70,15 @@ class Reading {
     this.readOrders(value['orders']);
     if (Array.isArray(value['steps'])) this.steps(value['steps'], '');
     else this.note('File', missing('steps', 'Write a list of steps.'));
+  }
+
+  /** One that is begun has no name yet; else it is a name as every other. */
+  private readName(name: unknown): void {
+    if (typeof name !== 'string') this.note('File', missing('name', 'Give it a name.'));
+    else if (hasInvisible(name))
+      this.note('File', found('The name holds characters that cannot be seen.', 'Write another name.'));
+    else if (name.trim() !== '' && nameProblem(name) !== undefined)
+      this.note('File', found(nameProblem(name) ?? '', 'Write another name.'));
   }
 
   private readGivens(value: unknown): void {
@@ -98,7 +109,8 @@ class Reading {
   private readRow(row: readonly unknown[]): Found | undefined {
     for (const each of row) {
       if (typeof each === 'string' && cardNamed(each) !== undefined) continue;
-      if (!isFields(each)) return found(`“${String(each)}” is no card.`, 'Write cards like 7D, TC, X1 or -.');
+      if (!isFields(each))
+        return found(`This is ${showValue(each)}, and no card.`, 'Write cards like 7D, TC, X1 or -.');
       const count = 'first' in each ? each['first'] : each['indifferent'];
       this.scope = new Set();
       this.restricted = false;
@@ -217,7 +229,14 @@ class Reading {
       case 'order':
         return typeof value === 'string' && this.orders.has(value)
           ? {}
-          : { problem: found(`There is no order “${String(value)}”.`, 'Name one that the procedure has.') };
+          : {
+              problem: found(
+                typeof value === 'string'
+                  ? `There is no order “${value.slice(0, LONGEST_NAME)}”.`
+                  : `This is ${showValue(value)}, and no order.`,
+                'Name one that the procedure has.',
+              ),
+            };
     }
     if (typeof value === 'number') {
       if (!isWhole(value))
@@ -230,7 +249,12 @@ class Reading {
     if ('card' in value && !formOf(value))
       return isCardName(value['card']) && value['card'] !== '-'
         ? fit('card', slot)
-        : { problem: found(`“${String(value['card'])}” is no card.`, 'Write a card like 7D, TC or X1.') };
+        : {
+            problem: found(
+              `This is ${showValue(value['card'])}, and no card.`,
+              'Write a card like 7D, TC or X1.',
+            ),
+          };
     const form = formOf(value);
     if (!form && isText(value['words']))
       return {

@@ -24,6 +24,13 @@ export interface Action {
   readonly change: (rows: readonly unknown[]) => readonly unknown[] | undefined;
 }
 
+/** The longest name of an action that is kept: names in it are longer than anybody reads. */
+const LONGEST_LABEL = 200;
+
+/** What an action is called, no longer than is kept of it. */
+export const labelFrom = (words: string): string =>
+  words.length > LONGEST_LABEL ? `${[...words].slice(0, LONGEST_LABEL - 1).join('')}…` : words;
+
 /** A row that an action changes, as it was and as it becomes. */
 export interface Write {
   readonly place: Place;

@@ -42,11 +42,14 @@ const migrateTable = async (table: Table, to: number): Promise<void> => {
   }
 };
 
+/** The tables of kinds that do something to come to a version. */
+const changedIn = (version: number): readonly string[] =>
+  KINDS.filter(({ migrate = {} }) => Object.hasOwn(migrate, version)).map(({ table }) => table);
+
 const migrateTo =
   (version: number) =>
   async (transaction: Transaction): Promise<void> => {
-    for (const { name } of transaction.db.tables)
-      if (Object.hasOwn(STORES_1, name)) await migrateTable(transaction.table(name), version);
+    for (const name of new Set(changedIn(version))) await migrateTable(transaction.table(name), version);
   };
 
 /** Everything that the browser keeps. docs/formats.md says what each table holds. */
@@ -59,8 +62,8 @@ export class Database extends Dexie {
       Object.assign(Dexie.dependencies, { indexedDB: options.indexedDB, IDBKeyRange: options.IDBKeyRange });
     this.version(1).stores(STORES_1);
     this.version(2).stores(STORES_2).upgrade(migrateTo(2));
-    // New tables alone: no row changes.
-    this.version(DATA_VERSION).stores(STORES);
+    // The versions between have new tables alone: no row changes.
+    this.version(DATA_VERSION).stores(STORES).upgrade(migrateTo(DATA_VERSION));
   }
 
   /** Every kind that is stored: known where the database is, so that the first painting does not wait for them. */

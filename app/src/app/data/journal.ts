@@ -4,7 +4,7 @@ import { debounceTime, filter, firstValueFrom, fromEvent, merge, startWith, Subj
 import { sayProblem } from '@enumeron/core/deck';
 import { afterPaint } from '../shared/after-paint';
 import { Notices } from '../shared/notices';
-import { Action, lineOf, Made, orStandIn, RowsAt, sameRow } from './action';
+import { Action, labelFrom, lineOf, Made, orStandIn, RowsAt, sameRow } from './action';
 import { Damage } from './damage';
 import type { Database } from './database';
 import { keepInFlight, leftAction, LeftAction, passOn } from './in-flight';
@@ -107,9 +107,9 @@ export class Journal implements Readers {
     about?: string,
   ): Promise<Committed> {
     const action: Action = {
-      label,
+      label: labelFrom(label),
       line: lineOf(places),
-      about,
+      about: about?.slice(0, 200),
       places,
       change: (rows) => change(rows as RowsAt<Places>),
     };
@@ -131,7 +131,7 @@ export class Journal implements Readers {
   ): Promise<void> {
     await this.hurry();
     if (this.rows.pending().length > 0) throw new Error('what was done before is not stored yet');
-    const action: Action = { label, line, places, change };
+    const action: Action = { label: labelFrom(label), line, places, change };
     const stored = await this.write([action]);
     for (const each of stored) if ('problem' in each) throw new Error(sayProblem(each.problem));
     this.settle(stored);

@@ -29,12 +29,30 @@ test('a name that a spreadsheet would run is made harmless, and comes back as it
   }
 });
 
+test('a table is read whatever stands between its cells', async () => {
+  for (const between of [',', ';', '\t']) {
+    const rows = [
+      ['Order', 'Place', 'Card'],
+      ['Tide', '1', 'AC'],
+      ['Tide', '2', '3H'],
+    ];
+    const outcome = await readOrderFile(rows.map((row) => row.join(between)).join('\r\n'));
+    expect(outcome).toEqual({ ok: true, name: 'Tide', text: 'AC\n3H' });
+  }
+  // A text in which the word stands by itself is none.
+  expect(await readOrderFile('my card order\nAC 3H')).toMatchObject({
+    ok: true,
+    text: 'my card order\nAC 3H',
+  });
+});
+
 test('broken files say where', async () => {
   const said = async (text: string): Promise<string> => {
     const outcome = await readOrderFile(text);
     return outcome.ok ? '' : outcome.problems.map(({ where, what }) => `${where ?? ''}: ${what}`).join();
   };
   expect(await said('place,card\n1,AC\n2,3H,surplus')).toContain('Line 3, column 6: The table is broken');
+  expect(await said('place;card\n1;AC\n2;3H;surplus')).toContain('Line 3, column 6: The table is broken');
   expect(await said('place,card\n1,AC\n2')).toContain('Line 3, column 2: The table is broken');
   expect(await said('{"format": ')).toBe('Line 1, column 12: The file is not JSON.');
   expect(await said('{\n  "format": oops\n}')).toBe('Line 2, column 13: The file is not JSON.');

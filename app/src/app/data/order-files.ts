@@ -24,14 +24,11 @@ const text = (name: string, layout: OrderLayout): OrderFileKind => ({
   make: (_, order) => layOut(order, layout),
 });
 
-/** What a spreadsheet would run as a formula begins so; some take the full-width signs for the plain ones. */
-const FORMULA = /^[=+\-@\t\r＝＋－＠]/;
-
-/** One row a card. A cell that a spreadsheet would run as a formula gets an apostrophe in front. */
-const makeCsv = async (name: string, order: Order): Promise<string> => {
-  const { default: papa } = await import('papaparse');
+/** One row a card. */
+const makeTable = async (name: string, order: Order): Promise<string> => {
+  const { makeCsv } = await import('../shared/csv');
   const rows = order.map((card) => ({ order: name, place: placeOf(order, card), card: showCard(card) }));
-  return `${papa.unparse(rows, { escapeFormulae: FORMULA, newline: '\r\n' })}\r\n`;
+  return `${makeCsv(['order', 'place', 'card'], rows)}\r\n`;
 };
 
 export const ORDER_FILES: readonly OrderFileKind[] = [
@@ -41,7 +38,7 @@ export const ORDER_FILES: readonly OrderFileKind[] = [
     type: 'application/json',
     make: (name, order) => makeOrderJson({ name, order }),
   },
-  { name: 'CSV, one row a card', ending: 'csv', type: 'text/csv', make: makeCsv },
+  { name: 'CSV, one row a card', ending: 'csv', type: 'text/csv', make: makeTable },
   text('Text: AC 10H', 'letters'),
   text('Text: A♣ 10♥', 'symbols'),
   text('Text: numbered lines', 'numbered lines'),
@@ -56,19 +53,24 @@ export interface OrderText {
 }
 
 /** The line and column at which a row of a table has too many cells (at the first of them) or too few (its end). */
-const whereInTable = (content: string, row: number | undefined, code: string): string | undefined => {
+const whereInTable = (
+  content: string,
+  delimiter: string,
+  row: number | undefined,
+  code: string,
+): string | undefined => {
   if (row === undefined) return undefined;
   const lines = content.split(/\r\n|\r|\n/);
-  const [cells, wanted] = [lines.at(row + 1)?.split(',') ?? [], lines[0].split(',').length];
+  const [cells, wanted] = [lines.at(row + 1)?.split(delimiter) ?? [], lines[0].split(delimiter).length];
   const kept = code === 'TooManyFields' ? cells.slice(0, wanted) : cells;
-  const column = kept.join(',').length + (code === 'TooManyFields' ? 2 : 1);
+  const column = kept.join(delimiter).length + (code === 'TooManyFields' ? 2 : 1);
   return `Line ${(row + 2).toString()}, column ${column.toString()}`;
 };
 
 /** Takes the cards out of a table with a column `card`; other tables are read as plain text. */
 const readCsv = async (content: string): Promise<Outcome<OrderText>> => {
-  const { default: papa } = await import('papaparse');
-  const { data, errors } = papa.parse<Partial<Record<string, string>>>(content.trim(), { header: true });
+  const { parseTable } = await import('../shared/csv');
+  const { data, errors, meta } = parseTable(content);
   // A table of one column has no delimiter to be found: that is no fault.
   const fault = errors.find(({ type }) => type !== 'Delimiter');
   if (fault) {
@@ -77,15 +79,14 @@ const readCsv = async (content: string): Promise<Outcome<OrderText>> => {
       ok: false,
       problems: [
         {
-          where: whereInTable(content.trim(), row, code),
+          where: whereInTable(content.trim(), meta.delimiter, row, code),
           what: `The table is broken: ${message}.`,
           remedy: 'Mend that line.',
         },
       ],
     };
   }
-  const name = data.at(0)?.['order']?.replace(/^'(?=[=+\-@\t\r＝＋－＠])/, '');
-  return { ok: true, name, text: data.map((row) => row['card'] ?? '').join('\n') };
+  return { ok: true, name: data.at(0)?.['order'], text: data.map((row) => row['card'] ?? '').join('\n') };
 };
 
 /** Reads an order's file by what it holds: JSON, a table, or plain text. */
@@ -98,8 +99,11 @@ export const readOrderFile = async (content: string): Promise<Outcome<OrderText>
       ? { ok: true, name: outcome.name, text: layOut(outcome.order, 'letters').trim() }
       : outcome;
   }
+  // What brings the reader of tables is loaded only where a first line might name a column.
   const [header] = content.trimStart().split(/\r?\n/, 1);
-  return header.toLowerCase().split(',').includes('card') ? readCsv(content) : { ok: true, text: content };
+  if (!/\bcard\b/i.test(header)) return { ok: true, text: content };
+  const { hasColumn } = await import('../shared/csv');
+  return hasColumn(content, 'card') ? readCsv(content) : { ok: true, text: content };
 };
 
 /** A file name from an order's name. */

@@ -119,8 +119,27 @@ const doneTo = (rows: Map<string, unknown>, action: Action, reader: Reader): Sto
     const outcome = after === undefined ? undefined : reader.read(place.kind, after);
     if (outcome && !outcome.ok) return { action, problem: outcome.problems[0] };
   }
+  const entry = entryProblem(action, writes, reader);
+  if (entry) return { action, problem: entry };
   for (const { place, after } of writes) rows.set(idOf(place), after);
   return { action, writes };
+};
+
+/** What is in the way of entering an action in the journal: without its entry undo would take back another. */
+const entryProblem = (action: Action, writes: readonly Write[], reader: Reader): Problem | undefined => {
+  const { label, line, about } = action;
+  if (line === undefined || writes.length === 0) return undefined;
+  const entry = {
+    id: 0,
+    line,
+    label,
+    at: 0,
+    done: 1,
+    changes: changesOf(writes),
+    ...(about !== undefined && { about }),
+  };
+  const outcome = reader.read(JOURNAL, entry);
+  return outcome.ok ? undefined : outcome.problems[0];
 };
 
 const lastWrites = (stored: readonly Stored[]): readonly Write[] => [

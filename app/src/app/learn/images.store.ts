@@ -3,11 +3,8 @@ import { formatCard, Order, placeOf as placeIn } from '@enumeron/core/deck';
 import { Item, promptOf } from '@enumeron/core/learn';
 import { Journal } from '../data/journal';
 import { placeOf } from '../data/kind';
-import { ImageRow, IMAGES, LONGEST_IMAGE } from '../data/kinds/images';
+import { imageOf, ImageRow, IMAGES, LONGEST_IMAGE } from '../data/kinds/images';
 import { liveRows } from '../data/live-rows';
-
-/** The row of a card's or a number's image. */
-export const imageOf = (of: 'card' | 'number', name: string): string => `${of}-${name.replace('*', '_')}`;
 
 /** The user's own memory images of cards and numbers, live; they belong to no order. */
 @Injectable()

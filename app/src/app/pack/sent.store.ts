@@ -25,6 +25,17 @@ export interface Sent {
 const BEGINS = 'sent-';
 export const isSentPath = (path: string): boolean => path.startsWith(BEGINS);
 
+/** One that cannot be read takes down no other. */
+const readSent = (read: typeof sentAs, ...asked: Parameters<typeof sentAs>): SentAs => {
+  try {
+    return read(...asked);
+  } catch (error) {
+    console.warn(error);
+    const problem = { what: 'This procedure cannot be read.', remedy: 'Open it in Rehearse and mend it.' };
+    return { problem, findings: [] };
+  }
+};
+
 /** The procedures that were sent to Reckon, live, as patterns and as kinds of sums. */
 @Injectable({ providedIn: 'root' })
 export class SentStore {
@@ -49,7 +60,12 @@ export class SentStore {
     const [present, read] = [this.present(), this.read()];
     return present?.map(({ row, procedure }) => {
       const path = BEGINS + row.id;
-      return { row, path, name: procedure?.name ?? '', as: read?.(procedure, path, row.answer) };
+      return {
+        row,
+        path,
+        name: procedure?.name ?? '',
+        as: read && readSent(read, procedure, path, row.answer),
+      };
     });
   });
   /** What can be practised of them. */

@@ -8,6 +8,9 @@ export interface ImageRow {
   readonly sample?: true;
 }
 
+/** The row of a card's or a number's image. */
+export const imageOf = (of: 'card' | 'number', name: string): string => `${of}-${name.replace('*', '_')}`;
+
 /** The longest memory image. */
 export const LONGEST_IMAGE = 120;
 

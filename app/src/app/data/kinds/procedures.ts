@@ -1,4 +1,5 @@
 import type { Procedure } from '@enumeron/core/file/procedure/procedure';
+import { typedName } from '@enumeron/core/file/formats/name';
 import { Kind } from '../kind';
 
 /** A procedure under its name, as it is written: it may be wrong in what it says, which Rehearse tells at the step. */
@@ -31,6 +32,7 @@ export const PROCEDURES: Kind<ProcedureRow> = {
       procedure: craft((value) => {
         const { name, steps } = (value ?? {}) as { readonly name?: unknown; readonly steps?: unknown };
         return typeof name === 'string' &&
+          typedName(name) === name &&
           Array.isArray(steps) &&
           JSON.stringify(value).length <= LONGEST_PROCEDURE
           ? undefined
@@ -43,4 +45,13 @@ export const PROCEDURES: Kind<ProcedureRow> = {
       at: time,
       sample: joi.valid(true),
     }),
+  migrate: {
+    8: (row) => {
+      const { procedure } = (row ?? {}) as { readonly procedure?: { readonly name?: unknown } };
+      const name = procedure?.name;
+      return typeof name === 'string' && typedName(name) !== name
+        ? { ...(row as object), procedure: { ...procedure, name: typedName(name) } }
+        : row;
+    },
+  },
 };

@@ -1,7 +1,6 @@
 import { formatCard, parseCard } from '@enumeron/core/deck';
-import { parse, unparse } from 'papaparse';
-import { LONGEST_IMAGE } from '../../data/kinds/images';
-import { imageOf } from '../images.store';
+import { imageOf, LONGEST_IMAGE } from '../../data/kinds/images';
+import { makeCsv, parseCells } from '../../shared/csv';
 
 /** The largest number that can have an image. */
 const LARGEST = 108;
@@ -9,7 +8,7 @@ const LARGEST = 108;
 /** Memory images as CSV: what each is of, and its words. */
 export const imagesCsv = (images: ReadonlyMap<string, string>): string => {
   const data = [...images].map(([id, words]) => ({ of: nameOf(id), words }));
-  return unparse({ fields: ['of', 'words'], data }, { newline: '\n' });
+  return makeCsv(['of', 'words'], data);
 };
 
 /** `card-7D_` is the image of 7D*, `number-15` that of 15. */
@@ -30,7 +29,7 @@ const idFor = (name: string): string | undefined => {
 export const parseImagesCsv = (
   text: string,
 ): { readonly images: ReadonlyMap<string, string>; readonly problems: readonly string[] } => {
-  const { data } = parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
+  const data = parseCells(text);
   const images = new Map<string, string>();
   const problems: string[] = [];
   for (const [index, [name = '', words = '']] of data.entries()) {

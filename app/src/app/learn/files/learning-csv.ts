@@ -10,8 +10,8 @@ import {
   showSaid,
   truthOf,
 } from '@enumeron/core/learn';
-import { unparse } from 'papaparse';
 import { ItemRow } from '../../data/kinds/items';
+import { makeCsv } from '../../shared/csv';
 import { ReviewRow } from '../../data/kinds/reviews';
 
 /** An order with what is needed to write its learning down. */
@@ -32,11 +32,6 @@ const FIELDS = [
   ...['stability', 'difficulty', 'due', 'value'],
 ] as const;
 type Row = Partial<Record<(typeof FIELDS)[number], string | number | boolean>>;
-
-/** CSV through the library that other files are read with. */
-const write = (fields: readonly string[], rows: readonly object[]): string => {
-  return unparse({ fields: [...fields], data: rows as unknown[] }, { newline: '\n' });
-};
 
 /**
  * Answers as CSV, oldest first: with the schedule's retention and parameters, and each time that an item was begun anew,
@@ -61,7 +56,7 @@ export const reviewsCsv = ({ name, order, schedule }: Learnt, rows: readonly Rev
       ...{ stability: memory.stability, difficulty: memory.difficulty, due: iso(memory.due) },
     };
   });
-  return write(FIELDS, [
+  return makeCsv(FIELDS, [
     { row: 'retention', order: name, value: schedule.retention },
     { row: 'parameters', order: name, value: schedule.weights.join(' ') },
     ...given,
@@ -76,7 +71,7 @@ const STATES = ['new', 'learning', 'held', 'learning again'] as const;
 
 /** Items as CSV: how well each is held. */
 export const itemsCsv = ({ name, order }: Learnt, rows: readonly ItemRow[]): string =>
-  write(
+  makeCsv(
     ITEM_FIELDS,
     rows.flatMap(({ item: id, memory, begun }) => {
       const item = parseItem(id);

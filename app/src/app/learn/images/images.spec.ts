@@ -5,11 +5,11 @@ import { formatCard } from '@enumeron/core/deck';
 import { freshApp, until } from '../../../testing/fresh';
 import { render } from '../../../testing/render';
 import { Database } from '../../data/database';
-import { IMAGES } from '../../data/kinds/images';
+import { imageOf, IMAGES } from '../../data/kinds/images';
 import { TIDEMARK } from '../../data/tidemark';
 import { Undoing } from '../../data/undoing';
 import { imagesCsv, parseImagesCsv } from '../files/images-csv';
-import { imageOf, ImagesStore } from '../images.store';
+import { ImagesStore } from '../images.store';
 import { LearnStore } from '../learn.store';
 import { Images } from './images';
 

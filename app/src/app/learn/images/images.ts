@@ -1,13 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { formatCard, sayProblem, showCard } from '@enumeron/core/deck';
-import { LONGEST_IMAGE } from '../../data/kinds/images';
+import { imageOf, LONGEST_IMAGE } from '../../data/kinds/images';
 import { CardText } from '../../shared/card-text';
 import { download } from '../../shared/download';
 import { once } from '../../shared/once';
 import { readTextFile } from '../../shared/read-file';
 import { Scripts } from '../../shared/scripts';
-import { imageOf, ImagesStore } from '../images.store';
+import { ImagesStore } from '../images.store';
 import { LearnStore } from '../learn.store';
 
 /** The largest file with images, in bytes. */

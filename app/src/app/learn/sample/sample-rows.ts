@@ -14,8 +14,7 @@ import {
   showSaid,
   truthOf,
 } from '@enumeron/core/learn';
-import { imageOf } from '../images.store';
-import { ImageRow } from '../../data/kinds/images';
+import { imageOf, ImageRow } from '../../data/kinds/images';
 import { itemKey, ItemRow } from '../../data/kinds/items';
 import { ReviewRow } from '../../data/kinds/reviews';
 import { RunRow } from '../../data/kinds/runs';

@@ -75,7 +75,7 @@ export class LearnFiles {
         answers: middle,
         minutes: Math.max(1, Math.round((middle * args.answerTime) / 60_000)),
       }));
-      return practiceCalendar(this.store.name(), days);
+      return practiceCalendar(this.store.name(), days, this.store.orderId());
     }),
   );
 

@@ -224,6 +224,43 @@ test('the calendar has one entry a day that has something due, through the end o
   expect(practiceCalendar('T', [days[2]])).toBeUndefined();
 });
 
+test('the calendars of two orders replace nothing of each other, and no line is longer than a reader takes', () => {
+  const days = [{ date: new Date(2026, 10, 28, 12), answers: 1, minutes: 4 }];
+  const uids = (text = ''): readonly string[] =>
+    [...text.replaceAll('\r\n ', '').matchAll(/^UID:(.*)\r$/gm)].map(([, uid]) => uid);
+  const [one, other] = ['a', 'b'].map((id) => uids(practiceCalendar('Tidemark', days, id)));
+  expect([one.length, other.length, one[0] === other[0]]).toEqual([1, 1, false]);
+  expect(uids(practiceCalendar('Tidemark', days, 'a'))).toEqual(one);
+  const long = practiceCalendar('Über den großen Fluß hinaus · 大海 '.repeat(4).trim(), days) ?? '';
+  for (const line of long.split('\r\n'))
+    expect(new TextEncoder().encode(line).length).toBeLessThanOrEqual(75);
+  expect(long.replaceAll('\r\n ', '')).toContain('DESCRIPTION:1 answer is due.');
+});
+
+test('no cell of answers or items is run by a spreadsheet, whatever its order is called', () => {
+  const at = clock.now();
+  const row = {
+    id: 'r',
+    order: 'a',
+    item: 'number 7D',
+    at,
+    answered: '=1+1',
+    right: false,
+    ms: 1,
+    grade: 1,
+  } as const;
+  const memory = scheduleBy().next(scheduleBy().fresh(at), 1, at);
+  const item = { id: 'a number 7D', order: 'a', item: 'number 7D', memory, truth: '20', begun: at };
+  for (const name of ["=cmd|'/C calc'!A0", '+1', '-1', '@x', '＝1']) {
+    const learnt = { name, order: TIDEMARK.cards, schedule: SCHEDULE };
+    for (const csv of [reviewsCsv(learnt, [row]), itemsCsv(learnt, [item])]) {
+      const cells = parse<string[]>(csv).data.flat();
+      expect(cells.filter((cell) => /^[=+@＝＋－＠]|^-\D/.test(cell))).toEqual([]);
+      expect(cells).toContain(`'${name}`);
+    }
+  }
+});
+
 const useOrder = async (name: string, text: string): Promise<OrderRow> => {
   const [orders, pack] = [TestBed.inject(OrdersStore), TestBed.inject(PackStore)];
   const read = parsePart(text);

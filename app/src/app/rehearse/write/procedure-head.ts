@@ -10,7 +10,7 @@ import {
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { FORMAT, VERSION } from '@enumeron/core/file/rehearse/readProcedure';
-import { fileName } from '@enumeron/core/file/formats/name';
+import { fileName, typedName } from '@enumeron/core/file/formats/name';
 import { download } from '../../shared/download';
 import { MissingPart } from '../../shared/missing-part';
 import { Notices } from '../../shared/notices';
@@ -94,7 +94,7 @@ export class ProcedureHead {
   }
 
   protected rename(name: string): void {
-    this.desk.change('name the procedure', (procedure) => ({ ...procedure, name }), 'name');
+    this.desk.change('name the procedure', (procedure) => ({ ...procedure, name: typedName(name) }), 'name');
   }
 
   /** Another like it, to be changed while this one stays. */
