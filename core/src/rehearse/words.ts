@@ -96,12 +96,22 @@ class Words {
   readonly offers: Offers;
   /** What is wanted here: nothing of the other kind is offered. */
   private wants: Kind | undefined;
+  /** Whether a name is a name, though it may be how other words begin; and whether one of them is such. */
+  private namesFirst = false;
+  private readonly beginsWords: boolean;
 
   constructor(
     private readonly text: string,
     private readonly known: Names,
   ) {
     this.offers = new Offers(text);
+    this.beginsWords = known.names.some((name) =>
+      PHRASES.some(({ pieces: [words] }) =>
+        [words, `the ${String(words)}`].some((each) =>
+          String(each).toLowerCase().startsWith(name.toLowerCase()),
+        ),
+      ),
+    );
   }
 
   /** Reads something where one kind is wanted. */
@@ -129,7 +139,8 @@ class Words {
     if (offered) this.offers.note(this.at, `${wanted} `.slice(0, /\w$/.test(wanted) ? undefined : -1));
     const end = this.at + wanted.length;
     if (this.text.slice(this.at, end).toLowerCase() !== wanted.toLowerCase()) return false;
-    if (/\w$/.test(wanted) && /^[\w’']/.test(this.text.slice(end))) return false;
+    // A name is not the rank of a card: `k` and `K♠`.
+    if (/\w$/.test(wanted) && /^[\w’'♣♦♥♠]/.test(this.text.slice(end))) return false;
     this.at = end;
     this.furthest = Math.max(this.furthest, end);
     return true;
@@ -147,11 +158,25 @@ class Words {
     return found;
   }
 
-  /** The longest of these names that stands here. */
+  /** The longest of these names that stands here, one that is written just so before others. */
   private named(names: readonly string[]): string | undefined {
+    this.blanks();
+    const standsHere = (name: string): boolean => this.text.startsWith(name, this.at);
     return [...names]
-      .sort((a, b) => b.length - a.length)
+      .sort((a, b) => b.length - a.length || Number(standsHere(b)) - Number(standsHere(a)))
       .find((name) => this.take(name, this.isOffered(name)));
+  }
+
+  /** A name that stands here; where it is written otherwise than a card that is meant, the card. */
+  private givenName(): string | undefined {
+    const from = this.at;
+    const name = this.named(this.known.names);
+    if (name === undefined || this.text.slice(this.at - name.length, this.at) === name) return name;
+    const end = this.at;
+    this.at = from;
+    const isCard = this.attempt(() => this.card()) !== undefined && this.at >= end;
+    this.at = isCard ? from : end;
+    return isCard ? undefined : name;
   }
 
   private isOffered(name: string): boolean {
@@ -275,7 +300,7 @@ class Words {
   private part(): Expression | undefined {
     return (
       this.longest(
-        () => this.named(this.known.names),
+        () => this.givenName(),
         () => this.phrase('value') as Expression | undefined,
       ) ??
       this.attempt(() => (this.take('(') ? this.closed(this.value()) : undefined)) ??
@@ -287,6 +312,11 @@ class Words {
   /** Of two readings the one that takes more: a name may be how other words begin. */
   private longest<Found>(...reads: readonly (() => Found | undefined)[]): Found | undefined {
     const from = this.at;
+    const [first] = reads;
+    if (this.namesFirst) {
+      const name = this.attempt(first);
+      if (name !== undefined) return name;
+    }
     const found = reads.map((read) => {
       this.at = from;
       const value = this.attempt(read);
@@ -339,7 +369,19 @@ class Words {
     return undefined;
   }
 
-  private fields({ form, pieces }: Phrase): Readonly<Record<string, unknown>> | undefined {
+  /** `the card at size of pack`: where words that go on take too much, the name alone is tried. */
+  private fields(phrase: Phrase): Readonly<Record<string, unknown>> | undefined {
+    const from = this.at;
+    const found = this.fieldsOf(phrase);
+    if (found || this.namesFirst || !this.beginsWords) return found;
+    this.at = from;
+    this.namesFirst = true;
+    const other = this.fieldsOf(phrase);
+    this.namesFirst = false;
+    return other;
+  }
+
+  private fieldsOf({ form, pieces }: Phrase): Readonly<Record<string, unknown>> | undefined {
     const found: Record<string, unknown> = {};
     for (const [index, piece] of pieces.entries()) {
       if (typeof piece === 'string') {
