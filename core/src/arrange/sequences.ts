@@ -1,3 +1,4 @@
+import { countOf } from '../deck/countOf';
 import { Card, rankOf } from '../deck/card';
 import { mod } from '../deck/mod';
 import { showCard } from '../deck/notation';
@@ -67,7 +68,7 @@ export const sequencesSurvive = (order: Order, kind: WeaveKind): Property => {
   const spacing = evenSpacing(after, cards);
   return {
     id,
-    says: `its longest sequence (${cards.length} cards) lives through an ${kind} weave`,
+    says: `its longest sequence (${countOf(cards.length, 'card')}) lives through an ${kind} weave`,
     holds: spacing !== undefined,
     count: spacing === undefined ? 0 : cards.length,
     of: cards.length,

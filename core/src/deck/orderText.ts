@@ -1,3 +1,4 @@
+import { countOf } from './countOf';
 import { Card, FULL_PACK, isSecond, LARGEST_PACK } from './card';
 import { formatCard, parseCard, showCard, SPACED_CARD, whyNotCard } from './notation';
 import { missingCards, Order } from './order';
@@ -96,7 +97,7 @@ const tooLong = ({ line, column }: Entry, count: number, manyLines: boolean): Or
   line,
   column,
   where: whereIs(LARGEST_PACK + 1, line, manyLines),
-  what: `There are ${count} entries.`,
+  what: `${countOf(count, 'entry', 'entries')} ${count === 1 ? 'is' : 'are'} there.`,
   remedy: `A pack has ${FULL_PACK} cards, with jokers and duplicates at most ${LARGEST_PACK}; take the rest away.`,
 });
 

@@ -1,3 +1,4 @@
+import { countOf } from './countOf';
 import { isCard, LARGEST_PACK } from './card';
 import { Outcome, Problem } from './problem';
 
@@ -81,7 +82,7 @@ export const listOf =
   (value, fields) => {
     if (!Array.isArray(value) || value.length < from || value.length > to)
       return {
-        what: Array.isArray(value) ? `This has ${value.length} items.` : shouldBe(value, '').what,
+        what: Array.isArray(value) ? `This has ${countOf(value.length, 'item')}.` : shouldBe(value, '').what,
         remedy: `It must be a list of ${from === to ? from : `${from} to ${to}`} items.`,
       };
     for (let index = 0; index < value.length; index++) {

@@ -1,3 +1,4 @@
+import { countOf } from '../deck/countOf';
 import { Outcome } from '../deck/problem';
 import { oneStep } from '../job/job';
 import { Condition, Procedure, Step as ProcedureStep } from '../procedure/procedure';
@@ -172,7 +173,10 @@ const refuse = (what: string, remedy: string): Outcome<{ readonly row: BusyRow }
 
 const problemOf = ({ heaps, moves }: BusyWish): Outcome<{ readonly row: BusyRow }> | undefined => {
   if (heaps.length < FEWEST_HEAPS || heaps.length > MOST_HEAPS)
-    return refuse(`There are ${heaps.length} heaps.`, `Take ${FEWEST_HEAPS} to ${MOST_HEAPS}.`);
+    return refuse(
+      `${countOf(heaps.length, 'heap')} ${heaps.length === 1 ? 'is' : 'are'} not enough or too many.`,
+      `Take ${FEWEST_HEAPS} to ${MOST_HEAPS}.`,
+    );
   const deep = heaps.findIndex(({ cards, wanted }) =>
     wanted.some((depth, index) => depth < 1 || depth > cards || wanted.indexOf(depth) !== index),
   );
@@ -213,7 +217,10 @@ export const busyRow = (wish: BusyWish): Outcome<{ readonly row: BusyRow }> => {
     if (row)
       return { ok: true, row: { plain, moves: row.map(([from, to]) => ({ from: from + 1, to: to + 1 })) } };
   }
-  return refuse(`No row of exactly ${moves} moves was found.`, `Ask for ${moves + 1} or a few more.`);
+  return refuse(
+    `No row of exactly ${countOf(moves, 'move')} was found.`,
+    `Ask for ${moves + 1} or a few more.`,
+  );
 };
 
 /** What lies on the table after so many moves of a row: by heap from its top card down, each by where it lay first. */
@@ -280,7 +287,7 @@ export const busyProcedure = (
     'set-up': heaps
       .map(
         ({ cards: count, wanted }, index) =>
-          `Heap ${index + 1}: ${count} cards${wanted.length > 0 ? `, wanted at ${wanted.join(' and ')}` : ''}.`,
+          `Heap ${index + 1}: ${countOf(count, 'card')}${wanted.length > 0 ? `, wanted at ${wanted.join(' and ')}` : ''}.`,
       )
       .join(' '),
     packets: Object.fromEntries(laid) as Procedure['packets'],

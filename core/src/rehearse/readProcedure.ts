@@ -40,6 +40,11 @@ const found = (what: string, remedy: string): Found => ({ what, remedy });
 const missing = (field: string, remedy: string): Found =>
   found(`“${field}” is missing or is not right.`, remedy);
 
+const noCard = (value: unknown): string =>
+  typeof value === 'string'
+    ? `“${value.slice(0, LONGEST_NAME)}” is no card.`
+    : `This is ${showValue(value)}, and no card.`;
+
 /** Reads one file: goes through it once, and notes what is wrong with the step at which it is. */
 class Reading {
   readonly problems: Problem[] = [];
@@ -109,8 +114,7 @@ class Reading {
   private readRow(row: readonly unknown[]): Found | undefined {
     for (const each of row) {
       if (typeof each === 'string' && cardNamed(each) !== undefined) continue;
-      if (!isFields(each))
-        return found(`This is ${showValue(each)}, and no card.`, 'Write cards like 7D, TC, X1 or -.');
+      if (!isFields(each)) return found(noCard(each), 'Write cards like 7D, TC, X1 or -.');
       const count = 'first' in each ? each['first'] : each['indifferent'];
       this.scope = new Set();
       this.restricted = false;
@@ -250,10 +254,7 @@ class Reading {
       return isCardName(value['card']) && value['card'] !== '-'
         ? fit('card', slot)
         : {
-            problem: found(
-              `This is ${showValue(value['card'])}, and no card.`,
-              'Write a card like 7D, TC or X1.',
-            ),
+            problem: found(noCard(value['card']), 'Write a card like 7D, TC or X1.'),
           };
     const form = formOf(value);
     if (!form && isText(value['words']))

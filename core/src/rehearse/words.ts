@@ -57,6 +57,11 @@ const PHRASES: readonly Phrase[] = [
   }),
 ].map(([form, says]) => ({ form, pieces: piecesOf(says.replace(/^the /, ''), form) }));
 
+/** How the words of forms begin, with and without `the`. */
+const BEGINNINGS: readonly string[] = PHRASES.flatMap(({ pieces: [words] }) =>
+  typeof words === 'string' ? [words.toLowerCase(), `the ${words.toLowerCase()}`] : [],
+);
+
 /** How two things are compared. The longer words come first. */
 const COMPARED: readonly (readonly [
   words: readonly string[],
@@ -106,11 +111,7 @@ class Words {
   ) {
     this.offers = new Offers(text);
     this.beginsWords = known.names.some((name) =>
-      PHRASES.some(({ pieces: [words] }) =>
-        [words, `the ${String(words)}`].some((each) =>
-          String(each).toLowerCase().startsWith(name.toLowerCase()),
-        ),
-      ),
+      BEGINNINGS.some((words) => words.startsWith(name.toLowerCase())),
     );
   }
 

@@ -1,3 +1,4 @@
+import { CountPipe } from '../shared/count-pipe';
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
@@ -38,7 +39,7 @@ const roomInBrowser = async (): Promise<string> => {
 /** Backups out and in, the snapshots inside the browser, and the sample orders. */
 @Component({
   selector: 'en-data-section',
-  imports: [DatePipe, MatButton, MatIcon, RestorePreview],
+  imports: [CountPipe, DatePipe, MatButton, MatIcon, RestorePreview],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './data-section.html',
   styleUrl: './section.scss',

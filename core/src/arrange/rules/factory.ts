@@ -1,3 +1,4 @@
+import { countOf } from '../../deck/countOf';
 import { Suit } from '../../deck/card';
 import { FLAG, listOf } from '../../deck/shape';
 import { FOUR_SUITS, OrderRule, refuse, SUITS_FIELD, suitsIn, suitsProblem } from './orderRule';
@@ -26,7 +27,10 @@ export const FACTORY: OrderRule<Factory> = {
     const problem = suitsProblem(suits);
     if (problem) return problem;
     if (up.length !== 4)
-      return refuse(`There are ${up.length} signs.`, 'Write one for each of the four suits.');
+      return refuse(
+        `${countOf(up.length, 'sign')} ${up.length === 1 ? 'is' : 'are'} there.`,
+        'Write one for each of the four suits.',
+      );
     const order = suits.flatMap((suit, index) => {
       const run = Array.from({ length: 13 }, (_, rank) => suit * 13 + rank);
       return up[index] ? run : run.reverse();

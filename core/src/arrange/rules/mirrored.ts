@@ -1,3 +1,4 @@
+import { countOf } from '../../deck/countOf';
 import { Card, FULL_PACK, isCard, mateOf } from '../../deck/card';
 import { showCard } from '../../deck/notation';
 import { numberOrder, Order } from '../../deck/order';
@@ -36,7 +37,10 @@ const HALF_FIELD: RuleField = {
 
 const orderOf = ({ kind, half }: Mirrored): Outcome<{ order: Order }> => {
   if (half.length !== FULL_PACK / 2)
-    return refuse(`The first half has ${half.length} cards.`, 'Name 26, one of each pair of mates.');
+    return refuse(
+      `The first half has ${countOf(half.length, 'card')}.`,
+      'Name 26, one of each pair of mates.',
+    );
   const joker = half.find((card) => !isCard(card) || card >= FULL_PACK);
   if (joker !== undefined)
     return refuse(

@@ -51,6 +51,8 @@ export const rotatingRecipe = (rule: Rotating, card: Card): HeadRecipe => {
   };
 };
 
+const STEP_REMEDY = 'Use a whole number from 1 to 12.';
+
 export const ROTATING: OrderRule<Rotating> = {
   name: 'Rotating',
   says: 'The rank goes up by a step, the suits go round.',
@@ -63,13 +65,18 @@ export const ROTATING: OrderRule<Rotating> = {
   read: ({ first, step, suits }) => {
     const card = parseCard(first);
     if (card === undefined) return refuse('The first card cannot be read.', 'Write it as 9D.');
-    return { ok: true, rule: { kind: 'rotating', first: card, step: Number(step), suits: suitsIn(suits) } };
+    const written = step.trim();
+    if (written === '') return refuse('The step is missing.', STEP_REMEDY);
+    if (!/^\d+$/.test(written)) return refuse(`“${written.slice(0, 20)}” is not a step.`, STEP_REMEDY);
+    return {
+      ok: true,
+      rule: { kind: 'rotating', first: card, step: Number(written), suits: suitsIn(suits) },
+    };
   },
   order: ({ first, step, suits }) => {
     const problem = suitsProblem(suits);
     if (problem) return problem;
-    if (!Number.isInteger(step) || step < 1 || step > 12)
-      return refuse(`The step is ${step}.`, 'Choose a whole number from 1 to 12.');
+    if (!Number.isInteger(step) || step < 1 || step > 12) return refuse(`The step is ${step}.`, STEP_REMEDY);
     if (!isCard(first)) return refuse('The first card is not a card.', 'Write it as 9D.');
     if (first >= FULL_PACK)
       return refuse(`${showCard(first)} has no rank to step from.`, 'Begin with another card.');

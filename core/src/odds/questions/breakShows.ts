@@ -1,3 +1,4 @@
+import { countOf } from '../../deck/countOf';
 import { shuffled } from '../../deck/rng';
 import { Values } from '../../form/field';
 import { num, numberField } from '../../form/fields';
@@ -34,7 +35,10 @@ export const BREAK_SHOWS: OddsQuestion = {
   problem: (values) => {
     const size = num(values, 'size');
     return num(values, 'breaks') > size || num(values, 'spread') > size
-      ? { what: `The pack has ${size} cards.`, remedy: `Take ${size} breaks and cards spread at most.` }
+      ? {
+          what: `The pack has ${countOf(size, 'card')}.`,
+          remedy: `Take ${size} breaks and cards spread at most.`,
+        }
       : undefined;
   },
   chance: (values) => breakChance(num(values, 'size'), num(values, 'breaks'), num(values, 'spread')),

@@ -1,3 +1,4 @@
+import { countOf } from '../../deck/countOf';
 import { mod } from '../../deck/mod';
 import { Values } from '../../form/field';
 import { num, numberField } from '../../form/fields';
@@ -72,7 +73,7 @@ export const UNTIL_BANK: OddsQuestion = {
     const [size, bank, from] = [num(values, 'size'), num(values, 'bank'), num(values, 'from')];
     if (bank > size || from > size)
       return {
-        what: `The pack has ${size} cards.`,
+        what: `The pack has ${countOf(size, 'card')}.`,
         remedy: `Let the bank have and begin at ${size} at most.`,
       };
     return whereProblem(values);

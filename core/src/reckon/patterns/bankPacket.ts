@@ -1,3 +1,4 @@
+import { countOf } from '../../deck/countOf';
 import { Bank } from '../../deck/bank';
 import { rankOf } from '../../deck/card';
 import { showCard } from '../../deck/notation';
@@ -28,7 +29,10 @@ const ascending = ({ cards: bank }: BankInPack): boolean =>
  */
 export const reckonBankPacket = (now: Order, bank: Bank, size: number): Reckoned => {
   if (size < 1 || size > now.length)
-    return unreckoned(`The pack has ${now.length} cards.`, `A packet has from 1 to ${now.length}.`);
+    return unreckoned(
+      `The pack has ${countOf(now.length, 'card')}.`,
+      `A packet has from 1 to ${now.length}.`,
+    );
   const lies = bankInPack(now, bank);
   if (!lies)
     return unreckoned('The bank is scattered over the pack.', 'Use an order whose bank has no gaps.');

@@ -1,3 +1,4 @@
+import { countOf } from '../../deck/countOf';
 import { Card, mateOf } from '../../deck/card';
 import { showCard } from '../../deck/notation';
 import { Order, placeOf } from '../../deck/order';
@@ -40,7 +41,7 @@ export const reckonGap = (now: Order, above: Card, below: Card): Reckoned => {
     );
   if (taken.length > 2)
     return unreckoned(
-      `${taken.length} cards lie between ${showCard(above)} and ${showCard(below)} in this order.`,
+      `${countOf(taken.length, 'card')} ${taken.length === 1 ? 'lies' : 'lie'} between ${showCard(above)} and ${showCard(below)} in this order.`,
       'One or two may be told; check the two neighbours, or which of them is the upper one.',
     );
   const names = taken.map(showCard).join(' and ');

@@ -1,3 +1,4 @@
+import { countOf } from '../../deck/countOf';
 import { Bank } from '../../deck/bank';
 import { Card } from '../../deck/card';
 import { showCard } from '../../deck/notation';
@@ -320,7 +321,7 @@ export const reckonKeyCard = (
       ...(toDeal ? ['They deal singly, stop, look at the next card, and drop the dealt cards on it.'] : []),
       sure
         ? `After ${riffles} ${riffles === 1 ? 'riffle' : 'riffles'} it is theirs ${sayTimesIn100(sure.share)} ` +
-          `(${sayBetween(sure.low, sure.high)}, ${sure.tries.toLocaleString('en')} packs).`
+          `(${sayBetween(sure.low, sure.high)}, ${countOf(sure.tries, 'pack')}).`
         : 'Riffling packs …',
       ...missed.notes,
     ],

@@ -1,3 +1,4 @@
+import { countOf } from '../../deck/countOf';
 import { Card, looksLike } from '../../deck/card';
 import { mod } from '../../deck/mod';
 import { showCard } from '../../deck/notation';
@@ -214,12 +215,12 @@ export const reckonNumberLine = (home: Order, now: Order, setup: LineSetup, told
   if (place > size)
     return unreckoned(
       `Fewer than ${told.below ?? 0} cards lie below the key.`,
-      `The pack has ${size} cards.`,
+      `The pack has ${countOf(size, 'card')}.`,
     );
   const line = numberLine(place, size, setup);
   const stop = told.number === undefined ? undefined : lineStop(place, told.number, size, setup.easy);
   if (told.number !== undefined && (told.number < 1 || told.number > size))
-    return unreckoned(`The pack has ${size} cards.`, `Name a number from 1 to ${size}.`);
+    return unreckoned(`The pack has ${countOf(size, 'card')}.`, `Name a number from 1 to ${size}.`);
   const { easy, invite, end } = line;
   const card = pack[place - 1];
   const what = told.below === undefined ? showCard(card) : 'the selection';

@@ -1,3 +1,4 @@
+import { countOf } from '../../deck/countOf';
 import { Card } from '../../deck/card';
 import { showCard } from '../../deck/notation';
 import { Order, placeOf } from '../../deck/order';
@@ -20,7 +21,7 @@ export const reckonTwoCards = (now: Order, card: Card, mine: number, theirs: num
   const size = now.length;
   if (place === undefined) return unreckoned(`${showCard(card)} is not in this pack.`, 'Name another card.');
   if ([mine, theirs].some((number) => number < 1 || number > size))
-    return unreckoned(`The pack has ${size} cards.`, `Name numbers from 1 to ${size}.`);
+    return unreckoned(`The pack has ${countOf(size, 'card')}.`, `Name numbers from 1 to ${size}.`);
   if (mine === theirs)
     return unreckoned(
       'Both numbers are the same: only their card can lie there.',

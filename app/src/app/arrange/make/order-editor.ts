@@ -1,3 +1,4 @@
+import { countOf } from '@enumeron/core/file/deck/countOf';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -59,7 +60,10 @@ const gathered = (problems: readonly OrderProblem[]): readonly Shown[] => {
   const names = missing.map(({ card }) => showCard(card)).join(' ');
   return [
     ...problems.filter((problem) => problem.kind !== 'missing'),
-    { what: `${missing.length} cards are missing: ${names}.`, remedy: '' },
+    {
+      what: `${countOf(missing.length, 'card')} ${missing.length === 1 ? 'is' : 'are'} missing: ${names}.`,
+      remedy: '',
+    },
   ];
 };
 

@@ -1,3 +1,4 @@
+import { CountPipe } from '../../shared/count-pipe';
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
@@ -13,7 +14,7 @@ const HEAPS = [4, 7, 8, 13] as const;
 /** How to put a shuffled pack into an order by dealing it into heaps, card by card. */
 @Component({
   selector: 'en-sorting-guide',
-  imports: [CardFace, HeapView, MatButton, MatButtonToggle, MatButtonToggleGroup, NextCard],
+  imports: [CountPipe, CardFace, HeapView, MatButton, MatButtonToggle, MatButtonToggleGroup, NextCard],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './sorting-guide.html',
   styleUrl: './sorting-guide.scss',

@@ -63,11 +63,19 @@ const gapWord: FactWord['read'] = (words, now) => {
 
 const HEAP = /^(\d{1,2}) of (\d{1,2})(?: gathered ([\d ]+))?$/;
 
+const noHeap = (heap: number, heaps: number): string => {
+  const choices = heaps <= 3 ? ['1', '1 or 2', '1, 2 or 3'][heaps - 1] : `1 to ${heaps.toString()}`;
+  return heaps < 1
+    ? 'There are no heaps. Say how many, such as heap 2 of 3.'
+    : `There is no heap ${heap.toString()} of ${heaps.toString()}. Say ${choices}.`;
+};
+
 const heapWord: FactWord['read'] = (words) => {
   if (words.length < 3) return { hint: 'which heap, of how many, such as 2 of 3' };
   const found = HEAP.exec(words.join(' '));
   if (!found) return { problem: 'Write heap 2 of 3, or heap 2 of 3 gathered 2 1 3: from the top down.' };
   const [heap, heaps] = [Number(found[1]), Number(found[2])];
+  if (heap < 1 || heap > heaps) return { problem: noHeap(heap, heaps) };
   const gather = (found[3] as string | undefined)?.trim().split(/ +/).map(Number);
   const outcome = parseFact({ kind: 'heap', heaps, heap, ...(gather ? { gather } : {}) });
   return outcome.ok ? { fact: outcome.fact } : { problem: sayProblem(outcome.problems[0]) };

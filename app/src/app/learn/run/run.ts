@@ -1,3 +1,4 @@
+import { CountPipe } from '../../shared/count-pipe';
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
@@ -22,7 +23,7 @@ const BEGINNINGS = ['the top', 'any card'] as const;
 /** All cards of the order in turn, against the clock: how it is run, and the best runs so far. */
 @Component({
   selector: 'en-run',
-  imports: [CardText, DatePipe, MatButton],
+  imports: [CountPipe, CardText, DatePipe, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './run.html',
   styleUrls: ['../../shared/page.scss', './run.scss'],

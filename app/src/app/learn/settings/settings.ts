@@ -1,3 +1,4 @@
+import { CountPipe } from '../../shared/count-pipe';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { sayProblem } from '@enumeron/core/deck';
@@ -30,7 +31,7 @@ const seconds = (ms: number): string => (ms / 1000).toString();
 /** How the order is learnt: days, blocks and directions, what is fast, the schedule, and files of all that. */
 @Component({
   selector: 'en-learn-settings',
-  imports: [HeadWayList, LearnFiles, MatButton],
+  imports: [CountPipe, HeadWayList, LearnFiles, MatButton],
   providers: [History, Rescheduling],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './settings.html',

@@ -1,3 +1,4 @@
+import { CountPipe } from '../../shared/count-pipe';
 import { ChangeDetectionStrategy, Component, computed, effect, inject } from '@angular/core';
 import { StageVerdict, stageVerdict } from '@enumeron/core/learn';
 import { CardText } from '../../shared/card-text';
@@ -19,7 +20,7 @@ const VERDICTS: Readonly<Record<StageVerdict['verdict'], string>> = {
 /** How the order in hand stands: one verdict, and what it rests on. */
 @Component({
   selector: 'en-standing',
-  imports: [CalibrationChart, CardText, HeatSheet, SpeedChart, SumTimes, WeakSpots],
+  imports: [CountPipe, CalibrationChart, CardText, HeatSheet, SpeedChart, SumTimes, WeakSpots],
   providers: [History, StandingStore],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './standing.html',

@@ -1,3 +1,4 @@
+import { CountPipe } from '../../shared/count-pipe';
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { DAY, forecastOf } from '@enumeron/core/learn';
@@ -12,7 +13,7 @@ const [WIDTH, HEIGHT] = [300, 70];
 /** What comes on the next days at this pace, and when the whole order will be held: the schedule run forward. */
 @Component({
   selector: 'en-next-days',
-  imports: [DatePipe],
+  imports: [CountPipe, DatePipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<h3>The next 30 days</h3>
     @if (forecast(); as found) {
@@ -28,12 +29,12 @@ const [WIDTH, HEIGHT] = [300, 70];
         }
       </svg>
       <p>
-        Up to {{ most() }} answers a day.
+        Up to {{ most() | enCount: 'answer' }} a day.
         @if (found.known; as known) {
           All of it held between {{ dateAt(known.low) | date: 'd MMMM' }} and
           {{ dateAt(known.high) | date: 'd MMMM' }} at this pace.
         } @else {
-          At this pace not all of it is held within {{ days }} days.
+          At this pace not all of it is held within {{ days | enCount: 'day' }}.
         }
       </p>
       <details>

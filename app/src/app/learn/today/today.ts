@@ -1,3 +1,4 @@
+import { CountPipe } from '../../shared/count-pipe';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
@@ -18,7 +19,7 @@ const MINUTE = 60_000;
 /** What is due today, how long it takes, and the start; below, how far each card is. */
 @Component({
   selector: 'en-today',
-  imports: [CardText, HeadWayList, MatButton, MissingPart, NextDays, RouterLink, SuitSheet],
+  imports: [CountPipe, CardText, HeadWayList, MatButton, MissingPart, NextDays, RouterLink, SuitSheet],
   providers: [MovedItems, OtherOrders],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './today.html',

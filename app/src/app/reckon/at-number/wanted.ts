@@ -1,3 +1,4 @@
+import { countOf } from '@enumeron/core/file/deck/countOf';
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChildren } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
@@ -85,7 +86,7 @@ export class Wanted {
     if (card === undefined) return number === undefined ? 'Name a card and a number.' : 'Name a card.';
     if (this.wanted.place() === undefined) return `${showCard(card)} is not in this pack. Name another card.`;
     if (number === undefined) return `${showCard(card)} lies at ${this.wanted.place() ?? ''}. Name a number.`;
-    return `The pack has ${this.pack.size()} cards. Name a number from 1 to ${this.pack.size()}.`;
+    return `The pack has ${countOf(this.pack.size(), 'card')}. Name a number from 1 to ${this.pack.size()}.`;
   });
 
   /** A card and a number to try it with, while neither is named. */

@@ -1,3 +1,4 @@
+import { countOf } from '@enumeron/core/file/deck/countOf';
 import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input } from '@angular/core';
 import { speakCard } from '@enumeron/core/deck';
 import { Packet } from '@enumeron/core/file/rehearse/actOut';
@@ -56,7 +57,7 @@ export class TablePackets {
         );
         return {
           ...{ name, count: cards.length.toString(), cards: shown },
-          says: `${name}: ${cards.length.toString()} cards, ${up.toString()} face up. ${read.join(', ')}`,
+          says: `${name}: ${countOf(cards.length, 'card')}, ${up.toString()} face up. ${read.join(', ')}`,
         };
       })
       .filter(({ cards }) => cards.length > 0);

@@ -1,3 +1,5 @@
+import { CountPipe } from '../../shared/count-pipe';
+import { countOf } from '@enumeron/core/file/deck/countOf';
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { Router } from '@angular/router';
@@ -35,7 +37,7 @@ const wholeIn = (value: unknown, least: number, most: number, otherwise: number)
 /** A row of single-card moves that looks as if it wandered, shown one move at a time. */
 @Component({
   selector: 'en-busy-page',
-  imports: [EntryField, MatButton],
+  imports: [CountPipe, EntryField, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './busy-page.html',
   styleUrls: ['../../shared/page.scss', './busy-page.scss'],
@@ -137,7 +139,7 @@ export class BusyPage {
     const row = this.row();
     if (!row) return;
     const { heaps } = this.wish();
-    const name = `A busy row of ${row.moves.length.toString()} moves`;
+    const name = `A busy row of ${countOf(row.moves.length, 'move')}`;
     const procedure = busyProcedure(name, heaps, row.moves, WANTED.slice(0, this.wanted()));
     await this.router.navigate(['/rehearse', this.procedures.add(procedure, 'keep a busy row')]);
   });

@@ -1,3 +1,4 @@
+import { CountPipe } from '../../shared/count-pipe';
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { Router } from '@angular/router';
@@ -41,7 +42,7 @@ const TITLES: Readonly<Record<GatheredKind, string>> = {
 /** A pack cut into packets and gathered: which ways keep the order, and which of them look most like mixing. */
 @Component({
   selector: 'en-gather-page',
-  imports: [EntryField, MatButton],
+  imports: [CountPipe, EntryField, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './gather-page.html',
   styleUrls: ['../../shared/page.scss', './gather-page.scss'],

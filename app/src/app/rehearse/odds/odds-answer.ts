@@ -1,3 +1,4 @@
+import { countOf } from '@enumeron/core/file/deck/countOf';
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
 import { Values } from '@enumeron/core/form';
 import { oddsCurve, OddsQuestion, sayBetween, sayShare, sayTimes } from '@enumeron/core/odds';
@@ -62,7 +63,7 @@ export class OddsAnswer {
     if (tries === 0) return undefined;
     return {
       between: sayBetween(low, high),
-      tries: tries.toLocaleString('en'),
+      tries: countOf(tries, 'time'),
       isOld: view.asked.values !== this.values(),
       holds: low <= this.chance() && this.chance() <= high,
     };

@@ -1,3 +1,4 @@
+import { countOf } from '@enumeron/core/file/deck/countOf';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import type { Estimate } from '@enumeron/core/file/odds/interval';
@@ -28,8 +29,8 @@ const inHundredths = ({ share, low, high }: Estimate): { share: string; between:
           {{ found.claims ? 'It works in about ' + found.held.share : nothing }}
         </h2>
         <p>
-          Between {{ found.held.between }}, nineteen times in twenty: {{ found.worlds }} tries with every
-          choice and shuffle drawn by chance.
+          Between {{ found.held.between }}, nineteen times in twenty: {{ found.worlds }} with every choice and
+          shuffle drawn by chance.
         </p>
       } @else {
         <h2 id="proof-title">Trying</h2>
@@ -51,8 +52,8 @@ const inHundredths = ({ share, low, high }: Estimate): { share: string; between:
           }
         </tbody>
       </table>
-      @if (found.leftOut !== '0') {
-        <p class="note">{{ found.leftOut }} tries are left out: they were asked to choose otherwise.</p>
+      @if (found.leftOut !== '') {
+        <p class="note">{{ found.leftOut }}: they were asked to choose otherwise.</p>
       }
       @if (found.unjudged !== '') {
         <p class="note">
@@ -128,8 +129,11 @@ export class ChancePanel {
     return {
       claims: claimsAnything(view.asked.procedure.steps),
       held: inHundredths(so.held),
-      worlds: so.worlds.toLocaleString('en'),
-      leftOut: so.leftOut.toLocaleString('en'),
+      worlds: countOf(so.worlds, 'try', 'tries'),
+      leftOut:
+        so.leftOut === 0
+          ? ''
+          : `${countOf(so.leftOut, 'try', 'tries')} ${so.leftOut === 1 ? 'is' : 'are'} left out`,
       unjudged: so.unjudged.join(', '),
       rows: [
         { words: 'works', ...inHundredths(so.held) },

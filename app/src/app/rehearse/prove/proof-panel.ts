@@ -1,3 +1,4 @@
+import { countOf } from '@enumeron/core/file/deck/countOf';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
@@ -73,7 +74,7 @@ export class ProofPanel {
     const { held, outs, failed, share } = progress;
     return {
       share: 100 * share,
-      words: `${(held + outs + failed).toLocaleString('en')} cases so far, ${failed.toLocaleString('en')} of them fail`,
+      words: `${countOf(held + outs + failed, 'case')} so far, ${failed.toLocaleString('en')} of them ${failed === 1 ? 'fails' : 'fail'}`,
     };
   });
   protected readonly first = computed(() => {
@@ -94,7 +95,7 @@ export class ProofPanel {
     );
     const chance = this.aloneOf(widest.ranges);
     return {
-      ...{ ranges: widest.ranges, says: ranges.join(' and '), cases: widest.cases.toLocaleString('en') },
+      ...{ ranges: widest.ranges, says: ranges.join(' and '), cases: countOf(widest.cases, 'case') },
       alone: chance === undefined ? '' : sayShare(chance),
     };
   });

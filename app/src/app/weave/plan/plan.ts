@@ -1,3 +1,4 @@
+import { countOf } from '@enumeron/core/file/deck/countOf';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
@@ -76,7 +77,7 @@ export class Plan {
   private readonly search = jobView('places', () => (this.stopped() ? undefined : this.wish()));
   protected readonly looked = computed(() => {
     const search = this.search();
-    return search?.kind === 'running' ? search.progress.toLocaleString('en') : undefined;
+    return search?.kind === 'running' ? countOf(search.progress, 'state') : undefined;
   });
   protected readonly found = computed(() => answerOf(this.search()));
   private readonly took = tookSince(this.wish, this.found);

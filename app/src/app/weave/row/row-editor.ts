@@ -1,3 +1,4 @@
+import { CountPipe } from '../../shared/count-pipe';
 import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, viewChild } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { WeavingStore } from '../weaving.store';
@@ -14,7 +15,7 @@ const STEPS: Readonly<Record<string, (step: number, length: number) => number>> 
 /** The row as one types it: it takes the keys while it has the focus, and Escape gives them back. */
 @Component({
   selector: 'en-row-editor',
-  imports: [MatButton],
+  imports: [CountPipe, MatButton],
   providers: [PlayRow],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './row-editor.html',
