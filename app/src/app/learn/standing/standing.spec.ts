@@ -139,7 +139,9 @@ test('of very many answers the last are shown, each once, also where many fall o
   await db.rows(REVIEWS).bulkPut(Array.from({ length: SHOWN + 2000 }, (_, index) => row(index)));
   const page = await render(Standing);
   await until(() => page.text().includes('From your last'));
-  expect(page.text()).toContain(`From your last ${SHOWN} answers, the most that is shown`);
+  expect(page.text()).toContain(
+    `From your last ${SHOWN.toLocaleString('en')} answers, the most that is shown`,
+  );
   page.fixture.destroy();
   await db.rows(REVIEWS).clear();
   await db.rows(REVIEWS).bulkPut(Array.from({ length: 1000 }, (_, index) => row(index)));
