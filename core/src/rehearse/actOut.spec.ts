@@ -126,6 +126,59 @@ describe('what the performer can know', () => {
     expect(knowing({ procedure, chosen })).toEqual(counted(procedure, chosen));
   });
 
+  test('inside a way that was chosen in secret nothing is known that is not so in the other ways', () => {
+    const ways = (by: 'helper' | 'performer', told?: true): Procedure => ({
+      name: 'Ways',
+      packets: { pack: ['AC', '3H', 'KH', '9D'] },
+      steps: [
+        {
+          ...{ do: 'choose one', name: 'way', by, ...(told && { told }) },
+          of: [
+            {
+              words: 'One.',
+              steps: [
+                { do: 'cut', packet: 'pack', count: 1, by: 'helper' },
+                { do: 'turn', packet: 'pack', by: 'helper' },
+              ],
+            },
+            { words: 'Two.', steps: [{ do: 'cut', packet: 'pack', count: 2, by: 'helper' }] },
+            { words: 'None.', steps: [] },
+          ],
+        },
+      ],
+    });
+    const knows = (procedure: Procedure, way: number): readonly number[] =>
+      knowing({ procedure, chosen: [way] })?.map(([pack]) => pack.filter(Boolean).length) ?? [];
+    // Before it is chosen all is known; inside each way, at its end and behind it nothing is.
+    expect(knows(ways('helper'), 1)).toEqual([4, 0, 0, 0]);
+    expect(
+      knows(ways('helper'), 2)
+        .slice(1)
+        .every((count) => count === 0),
+    ).toBe(true);
+    // Who chose it, or was told, knows.
+    for (const open of [ways('performer'), ways('helper', true)])
+      expect(knows(open, 1)).toEqual([4, 4, 4, 4]);
+
+    // A card that lies alike in all of them is known.
+    const alike: Procedure = {
+      name: 'Alike',
+      packets: { pack: ['AC', '3H', 'KH'] },
+      steps: [
+        {
+          ...{ do: 'if', that: { equal: [{ 'top of': 'pack' }, { card: 'AC' }] }, by: 'helper' },
+          then: [{ do: 'take', place: 3, from: 'pack', onto: 'hand', by: 'helper' }],
+          otherwise: [],
+        },
+      ],
+    };
+    expect(
+      knowing({ procedure: alike, chosen: [] })
+        ?.at(-1)
+        ?.map((packet) => packet.every(Boolean)),
+    ).toEqual([...[true, true]]);
+  });
+
   test('a secret cut hides the order, and the card seen gives it back', () => {
     const cutAndSeen: Procedure = {
       name: 'Cut and seen',

@@ -4,7 +4,7 @@ import { numberOrder } from '../deck/order';
 import { seededRng, shuffled } from '../deck/rng';
 import { Values } from '../form/field';
 import { levelOf } from '../learn/sums/sum';
-import { Procedure } from '../procedure/procedure';
+import { Procedure, Step } from '../procedure/procedure';
 import { Pattern } from '../reckon/patterns/pattern';
 import { patternOf, whyNoPattern } from './asPattern';
 import { sumKindOf } from './asSum';
@@ -308,4 +308,77 @@ test('one of several ways that is told and ends in an out there', () => {
   const home = cardsIn(LEARNT);
   const answers = [1, 2, 3].map((way) => asked(pattern, [home[51], way], home));
   expect(answers).toEqual([`Rank ${rankOf(home[51])}`, 'Thank them', 'Show the other hand']);
+});
+
+describe('what cannot be told apart, and cards that are no particular ones', () => {
+  const home = numberOrder();
+  const pack = { home, now: home, bank: undefined, shift: 0, estimates: [] };
+  const answer = (procedure: Procedure, told: Values): string => {
+    const made = patternOf({ procedure }, 'mine');
+    const outcome = made.ok ? made.pattern.reckon(told, pack) : made;
+    return outcome.ok && 'reckoning' in outcome ? outcome.reckoning.answer : 'refused';
+  };
+
+  test('an indifferent card is told as any card that the procedure does not name, and never shown as another', () => {
+    const procedure: Procedure = {
+      name: 'Bank among others',
+      packets: { pack: ['-', '-', '7D', 'KS'] },
+      orders: { home: ['7D', 'KS'] },
+      steps: [
+        { do: 'choose', name: 'cut', from: 0, to: 3 },
+        { do: 'cut', packet: 'pack', count: 'cut', by: 'helper' },
+        { do: 'see', what: { 'face of': 'pack' }, name: 'face', by: 'performer' },
+        { do: 'work out', name: 'number', what: { 'stack number of': 'face', in: 'home' } },
+      ],
+    };
+    expect(answer(procedure, { 'seen 1 face': parseCard('7D') as number })).toBe('Number 1');
+    // 9♣ is none of those that are named: one of the indifferent ones was seen.
+    expect(answer(procedure, { 'seen 1 face': parseCard('9C') as number })).toBe('Number 0');
+    const finds: Procedure = {
+      ...procedure,
+      steps: [...procedure.steps.slice(0, 3), { do: 'claim known', what: 'face' }],
+    };
+    expect(answer(finds, { 'seen 1 face': parseCard('9C') as number })).toBe('Face an indifferent card');
+    for (const each of [procedure, finds]) {
+      const made = patternOf({ procedure: each }, 'mine');
+      const example = made.ok ? made.pattern.example?.(pack) : undefined;
+      for (const value of Object.values(example ?? {})) expect(home).toContain(value);
+      const kind = sumKindOf({ procedure: each }, 'mine');
+      for (let seed = 0; seed < 40; seed++) {
+        const sum = kind?.make({ home } as never, [seed, 1]);
+        expect(`${sum?.shown ?? ''} ${JSON.stringify(sum?.truth ?? '')}`).not.toMatch(/²|127/);
+      }
+    }
+  });
+
+  test('a sum is asked only where what was seen leaves one answer', () => {
+    const secret: Procedure = {
+      name: 'A secret way',
+      packets: { pack: ['AC', '2C', '3C', '4C'] },
+      orders: { home: ['AC', '2C', '3C', '4C'] },
+      steps: [
+        {
+          ...{ do: 'choose one', name: 'way' },
+          of: [
+            { words: 'One.', steps: [{ do: 'cut', packet: 'pack', count: 1, by: 'helper' }] },
+            { words: 'None.', steps: [] },
+          ],
+        },
+        { do: 'choose', name: 'number', from: 1, to: 4, told: true },
+        { do: 'claim known', what: { 'card at': 'number', of: 'pack' } },
+      ],
+    };
+    expect(answer(secret, { 'seen 1 number': 2 })).toMatch(/, or /);
+    const pack52 = { home } as never;
+    const kind = sumKindOf({ procedure: secret }, 'mine');
+    for (let seed = 0; seed < 40; seed++) expect(kind?.make(pack52, [seed, 1])).toBeUndefined();
+    expect(kind?.ranges(pack52)).toBeUndefined();
+    // Told, it leaves one.
+    const [way, ...others] = secret.steps;
+    const open = { ...secret, steps: [{ ...way, told: true } as Step, ...others] };
+    const asked = sumKindOf({ procedure: open }, 'mine');
+    expect(Array.from({ length: 40 }, (_, seed) => asked?.make(pack52, [seed, 1])).some((sum) => sum)).toBe(
+      true,
+    );
+  });
 });

@@ -1,5 +1,4 @@
 import { Card } from '../deck/card';
-import { showCard } from '../deck/notation';
 import { Outcome, Problem } from '../deck/problem';
 import { Rng, seededRng } from '../deck/rng';
 import { Values } from '../form/field';
@@ -9,6 +8,7 @@ import { Machine } from '../procedure/machine';
 import { Procedure, Step } from '../procedure/procedure';
 import { compile } from '../procedure/compile';
 import { UNSET } from '../procedure/program';
+import { INDIFFERENT } from '../procedure/table';
 import { Pattern, PatternPack } from '../reckon/patterns/pattern';
 import { KnownFact, Reckoned, reckoned, ReckonMark, unreckoned } from '../reckon/reckoning';
 import { add, result, start, SumLine } from '../deck/sumLine';
@@ -16,7 +16,8 @@ import { actOut } from './actOut';
 import { pathOf, stepAt } from './editSteps';
 import { onPack } from './onPack';
 import { hasChance } from './prove';
-import { answering, Finding, Sight, titled, watch, Watched } from './watched';
+import { sayCard } from './sayCard';
+import { answering, cardsNamed, Finding, Sight, titled, watch, Watched } from './watched';
 
 /** So many steps are done for one answer: about as many as a few frames allow. */
 const BUDGET = 1_500_000;
@@ -75,7 +76,7 @@ const fitting = (
   return { worlds, isWhole: done };
 };
 
-const say = (kind: Kind, value: number): string => (kind === 'card' ? showCard(value) : value.toString());
+const say = (kind: Kind, value: number): string => (kind === 'card' ? sayCard(value) : value.toString());
 
 /** What is the answer: what is found last in a world, of all or of what is called as is wanted. */
 const lastOf = (
@@ -108,7 +109,9 @@ const knownOf = (worlds: readonly Fitting[], findings: readonly Finding[]): Know
     if (values.size === 0) return [];
     const [value] = values;
     if (values.size > 1) return [{ words: titled(words), value: `one of ${values.size}` }];
-    return [kind === 'card' ? { words: titled(words), card: value } : { words: titled(words), value }];
+    if (kind === 'number') return [{ words: titled(words), value }];
+    const isCard = value !== INDIFFERENT;
+    return [{ words: titled(words), ...(isCard ? { card: value } : { value: sayCard(value) }) }];
   });
 
 /** The sums behind what is found, line by line, where all its parts are. */
@@ -135,7 +138,8 @@ const cardOf = (
   const last = lastOf(worlds[0], findings, wanted);
   if (last?.kind !== 'card' || worlds.some(({ out }) => out !== undefined)) return undefined;
   const cards = new Set(worlds.map(({ found }) => found.get(last.kept)));
-  return cards.size === 1 ? [...cards][0] : undefined;
+  const [card] = cards;
+  return cards.size === 1 && card !== INDIFFERENT ? card : undefined;
 };
 
 /** What is in the way of a procedure that becomes a pattern; undefined where nothing is. */
@@ -253,6 +257,30 @@ export const drawWorld = (
   };
 };
 
+/** Values to try a pattern with: what is seen in a world by chance; for an indifferent card one that it does not name. */
+const exampleOf = (asked: Asked, pack: Pick<PatternPack, 'home' | 'now'>): Values => {
+  const told = drawWorld(asked, pack, seededRng(5))?.told ?? {};
+  const named = cardsNamed(onPack(asked.procedure, pack.home, pack.now).procedure);
+  const other = pack.now.find((card) => !named.has(card));
+  const shown = Object.entries(told).map(([name, value]) => [name, value === INDIFFERENT ? other : value]);
+  return Object.fromEntries(shown.filter(([, value]) => value !== undefined)) as Values;
+};
+
+/**
+ * All answers that fit what was told, as they are said.
+ *
+ * @returns undefined where there is too much to try.
+ */
+export const answersTo = (
+  { procedure, answer }: Asked,
+  told: Values,
+  { home, now }: Pick<PatternPack, 'home' | 'now'>,
+): ReadonlySet<string> | undefined => {
+  const watched = watch(onPack(procedure, home, now).procedure, told);
+  const { worlds, isWhole } = fitting(watched, told);
+  return isWhole ? new Set(worlds.map((world) => answerOf(world, watched.findings, answer))) : undefined;
+};
+
 /**
  * A procedure as a pattern of Reckon: what its performer sees and is told are the fields, what they work out is the
  * sum in the head, and what they find is the answer: in all worlds that fit what was seen, on the pack in hand.
@@ -270,7 +298,7 @@ export const patternOf = (asked: Asked, path: string): Outcome<{ readonly patter
       path,
       lead: procedure['set-up'] ?? procedure.note ?? procedure.name,
       fields: sights.map(({ field }) => field),
-      example: (pack) => drawWorld(asked, pack, seededRng(5))?.told ?? {},
+      example: (pack) => exampleOf(asked, pack),
       reckon: (values, pack) => reckon(asked, values, pack),
     },
   };

@@ -1,10 +1,12 @@
-import { showCard, showRank } from '../deck/notation';
+import { showRank } from '../deck/notation';
 import { Rank } from '../deck/card';
+import { INDIFFERENT } from '../procedure/table';
 import { seededRng } from '../deck/rng';
 import { saidCards, saidNumber } from '../learn/said';
 import { Inputs, Range, Sum, SumKind, SumPack } from '../learn/sums/sum';
 import { SUM_KINDS } from '../learn/sums/kinds';
-import { Asked, Drawn, drawWorld, whyNoPattern } from './asPattern';
+import { answersTo, Asked, Drawn, drawWorld, whyNoPattern } from './asPattern';
+import { sayCard } from './sayCard';
 import { answering, watch } from './watched';
 
 /** What a sum is made from: a seed in two numbers. */
@@ -26,7 +28,7 @@ const shownOf = ({ told, sights }: Drawn): string =>
     .flatMap(({ field }) => {
       const value = told[field.name];
       if (typeof value !== 'number') return [];
-      if (field.kind === 'card') return [showCard(value)];
+      if (field.kind === 'card') return [sayCard(value)];
       return [field.kind === 'rank' ? showRank(value as Rank) : value.toString()];
     })
     .join(', ');
@@ -37,6 +39,9 @@ const sumOf = (asked: Asked, pack: SumPack, inputs: Inputs): Sum | undefined => 
   const { finding, value } = drawn.answer;
   // Below zero nothing can be typed.
   if (finding.kind === 'number' && value < 0) return undefined;
+  if (finding.kind === 'card' && value === INDIFFERENT) return undefined;
+  // A way may be gone in secret: what was seen must leave one answer.
+  if (answersTo(asked, drawn.told, { home: pack.home, now: pack.home })?.size !== 1) return undefined;
   return {
     shown: shownOf(drawn),
     truth: finding.kind === 'card' ? saidCards(value) : saidNumber(value),

@@ -5,6 +5,7 @@ import { compileStepwise } from '../procedure/compile';
 import { FACE_UP, MOST_CARDS } from '../procedure/table';
 import { actOut, Scene } from './actOut';
 import { hasChance } from './prove';
+import { secretWays } from './secretWays';
 
 export interface KnowingArgs {
   readonly procedure: Procedure;
@@ -33,7 +34,8 @@ interface Moment {
 
 /**
  * What the performer can know of the table at each scene, as a job: among all worlds that come to this point with the
- * same sights, and the same rounds of what the performer repeats, the same card lies there.
+ * same sights, and the same rounds of what the performer repeats, the same card lies there. Inside a way that was chosen in
+ * secret the worlds in its other ways are among them, wherever they are in these.
  *
  * @returns undefined where it is not known: by chance nothing can be told, and there may be too many worlds.
  */
@@ -48,7 +50,10 @@ export const KNOWING: JobRule<KnowingArgs, number, Knowing | undefined> = {
       same: scene.packets.map(({ cards }) => [...cards.keys()]),
     }));
     const at = new Map<number, Moment[]>();
-    for (const moment of moments) at.set(moment.scene.at, [...(at.get(moment.scene.at) ?? []), moment]);
+    const secret = secretWays(procedure, program);
+    for (const moment of moments)
+      for (const where of secret.get(moment.scene.at) ?? [moment.scene.at])
+        at.set(where, [...(at.get(where) ?? []), moment]);
     const machine = new Machine(program, { sights: true, ended: () => undefined });
     const cards = new Uint8Array(MOST_CARDS);
     for (let done = false; !done;) {

@@ -1,9 +1,8 @@
-import { showCard } from '../deck/notation';
 import { formOf } from '../procedure/forms';
 import { cardNamed } from '../procedure/laid';
 import { byOf, Step } from '../procedure/procedure';
 import { SLOTS, STEPS, StepSlot } from '../procedure/steps';
-import { INDIFFERENT } from '../procedure/table';
+import { sayCard } from './sayCard';
 
 /** A piece of a step's sentence: words, or a field of the step with what is in it. */
 export type SentencePart =
@@ -85,7 +84,7 @@ export const sayExpression = (value: unknown): string => {
   const form = formOf(fields);
   if (form) return sayTurned(fields) ?? sayForm(form.says, fields);
   const card = typeof fields['card'] === 'string' ? cardNamed(fields['card']) : undefined;
-  return card === undefined ? '…' : card === INDIFFERENT ? 'an indifferent card' : showCard(card);
+  return card === undefined ? '…' : sayCard(card);
 };
 
 const sayForm = (says: string, fields: Readonly<Record<string, unknown>>): string => {

@@ -1,8 +1,10 @@
-import { firstOf, secondOf } from '../deck/card';
+import { Card, firstOf, secondOf } from '../deck/card';
 import { formatCard } from '../deck/notation';
 import { Field, Values } from '../form/field';
 import { cardField, numberField } from '../form/fields';
 import { Kind } from '../procedure/forms';
+import { laidOut } from '../procedure/laid';
+import { INDIFFERENT } from '../procedure/table';
 import { byOf, Condition, Expression, Procedure, Step, StepOf } from '../procedure/procedure';
 import { givesKnown, insideOf, kindOf, kindsOf, namesIn } from '../procedure/walk';
 import { Path, sayPath, withBranch } from './editSteps';
@@ -59,6 +61,10 @@ const LONGEST = 32;
 /** Words as they stand at the beginning of a line. */
 export const titled = (name: string): string => name.charAt(0).toUpperCase() + name.slice(1);
 
+/** The cards that lie in a procedure's packets at the start, by name. */
+export const cardsNamed = ({ packets = {}, givens = {} }: Procedure): ReadonlySet<Card> =>
+  new Set(Object.values(packets).flatMap((row) => laidOut(row, givens) ?? []));
+
 /** What a sight asks for, as a field. */
 const fieldOf = (
   step: Step & { readonly name: string },
@@ -108,6 +114,7 @@ const partsOf = (value: Expression, sign: 1 | -1 = 1): readonly { value: Express
  */
 export const watch = (procedure: Procedure, told: Values = {}): Watched => {
   const kinds = kindsOf(procedure);
+  const named = cardsNamed(procedure);
   const taken = new Set([...namesIn(procedure.steps), ...Object.keys(procedure.givens ?? {})]);
   const sights: Sight[] = [];
   const findings: Finding[] = [];
@@ -138,9 +145,12 @@ export const watch = (procedure: Procedure, told: Values = {}): Watched => {
     const value = told[name];
     if (typeof value !== 'number') return [step, keep(kept, step.name)];
     // The two copies of a card look the same: either may have been seen.
-    const may = kind === 'card' ? [firstOf(value), secondOf(value)] : [value];
+    const may = kind !== 'card' || value === INDIFFERENT ? [value] : [firstOf(value), secondOf(value)];
+    // A card that the procedure does not name may be any of the indifferent ones.
+    const isOther = kind === 'card' && value !== INDIFFERENT && !may.some((each) => named.has(each));
+    if (isOther) may.push(INDIFFERENT);
     const any = may.map((each): Condition => ({
-      equal: [step.name, kind === 'card' ? { card: formatCard(each) } : each],
+      equal: [step.name, kind === 'card' ? { card: each === INDIFFERENT ? '-' : formatCard(each) } : each],
     }));
     return [step, { do: 'require', that: { any } }, keep(kept, step.name)];
   };
