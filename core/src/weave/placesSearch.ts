@@ -1,7 +1,7 @@
 import { Job } from '../job/job';
 import { Move } from '../moves/move';
 import { CUTS, KINDS, Meeting, rowsThrough, UNIT, WEAVES } from './placesRows';
-import { endTables, FAR, keyOf, load, newSide, Side, SizeTables, wait } from './searchSide';
+import { MARKED, endTables, FAR, keyOf, load, newSide, Side, SizeTables, wait } from './searchSide';
 import { wovenIndices } from './wovenIndices';
 
 /** So many meetings that are as cheap are kept. */
@@ -130,7 +130,7 @@ export class PlacesSearch {
       let [next, reaches] = [-1, false];
       for (let at = 0; at < size; at++) {
         const turn = turns[at];
-        if (((at < 32 ? low >>> at : high >>> (at - 32)) & 1) === 1) next = -1;
+        if (at >= MARKED || ((at < 32 ? low >>> at : high >>> (at - 32)) & 1) === 1) next = -1;
         if (fresh[turn] === 0) continue;
         if (next < 0) {
           next = this.groupOf(side, this.wovenKey(moved, turn));

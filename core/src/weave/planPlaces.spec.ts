@@ -163,3 +163,36 @@ test('nothing is done where all lies there; of equals the fewest weaves', () => 
     ]);
   }
 });
+
+test.each([65, 66, 70, 101])(
+  'two cards in a pack of %d, cut and woven: as cheap as trying everything',
+  (size) => {
+    const rng = seededRng(size);
+    const from = somePlaces(size, 2, rng);
+    const costs = everyCost(size, from, 1);
+    const reached = [...costs.keys()];
+    for (let round = 0; round < 60; round++) {
+      const to = reached[below(rng, reached.length)].split(',').map(Number);
+      const row = planPlaces({ size, wanted: wantedOf(from, to), cuts: true });
+      expect([to, row && costOf(row, 1)]).toEqual([to, costs.get(to.join())]);
+      expect(endsOf({ size, wanted: wantedOf(from, to), cuts: true }, row ?? [])).toEqual(to);
+    }
+  },
+);
+
+test.each<[number, number[], number[], number]>([
+  [86, [54, 69, 18], [35, 6, 60], 5],
+  [98, [36, 79, 38], [40, 94, 56], 6],
+  [84, [18, 22, 25], [19, 52, 76], 4],
+  [80, [68, 62, 28, 43], [61, 49, 62, 12], 3],
+  [106, [24, 62], [33, 20], 5],
+  [88, [22, 29], [84, 22], 4],
+])(
+  'in a pack of %d, more than 64 cards, a row that is known to lead there is found',
+  (size, from, to, most) => {
+    const wish = { size, wanted: wantedOf(from, to), cuts: true };
+    const row = planPlaces(wish);
+    expect(row && endsOf(wish, row)).toEqual(to);
+    expect(row?.length ?? Infinity).toBeLessThanOrEqual(most);
+  },
+);

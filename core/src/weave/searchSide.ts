@@ -48,6 +48,9 @@ const turnsBy = (size: number, step: number): Uint8Array =>
     ).flat(),
   );
 
+/** Of so many turns it is marked where another group begins; behind them each is looked up. */
+export const MARKED = 64;
+
 const changesOf = (moved: Uint8Array, order: Uint8Array): Int32Array => {
   const size = moved.length;
   const changes = new Int32Array(2 * size);
@@ -55,7 +58,7 @@ const changesOf = (moved: Uint8Array, order: Uint8Array): Int32Array => {
   const gap = (turn: number, distance: number): number =>
     mod(moved[(turn + distance) % size] - moved[turn], size);
   for (let distance = 0; distance < size; distance++)
-    for (let at = 1; at < size; at++)
+    for (let at = 1; at < Math.min(size, MARKED); at++)
       if (gap(order[at], distance) !== gap(order[at - 1], distance))
         changes[2 * distance + (at >> 5)] |= 1 << (at & 31);
   return changes;
