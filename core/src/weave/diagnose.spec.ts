@@ -1,3 +1,4 @@
+import { Card, firstOf, secondOf } from '../deck/card';
 import { numberOrder, Order } from '../deck/order';
 import { below, seededRng, shuffled } from '../deck/rng';
 import { weave, WeaveKind } from '../moves/weave';
@@ -161,4 +162,35 @@ test.each<[string, SeenCard[]]>([
   expect(weaveDiagnosis({ before, intended: 'in', seen })).toEqual({
     ...{ explanations: [], ties: 0, look: undefined },
   });
+});
+
+test.each<[number, WeaveKind]>([
+  [6, 'out'],
+  [8, 'in'],
+])('%i cards with second copies, %s: a glimpse is of either copy', (size, intended) => {
+  const rng = seededRng(size);
+  const look = (card: Card): Card => firstOf(card);
+  for (let round = 0; round < 20; round++) {
+    const firsts = shuffled(numberOrder(), rng).slice(0, size / 2);
+    const before = shuffled([...firsts, ...firsts.map(secondOf)], rng);
+    const all = everyWeave(before, intended);
+    const { after } = all[below(rng, all.length)];
+    const places = shuffled(
+      after.map((_, index) => index + 1),
+      rng,
+    ).slice(0, 1 + below(rng, 4));
+    // What is seen is told as the first copy, whichever it was.
+    const seen = places.map((place) => ({ place, card: look(after[place - 1]) }));
+    const fitting = all.filter((woven) =>
+      seen.every(({ place, card }) => look(woven.after[place - 1]) === card),
+    );
+    const least = Math.min(...fitting.map(({ faults }) => faults));
+    const { explanations, ties } = weaveDiagnosis({ before, intended, seen });
+    expect([explanations[0].faults, ties]).toEqual([
+      least,
+      fitting.filter(({ faults }) => faults === least).length,
+    ]);
+    for (const { after: told, cut, faults, slips } of explanations)
+      expect(fitting).toContainEqual({ after: told, cut, faults, slips });
+  }
 });

@@ -1,4 +1,4 @@
-import { Card } from '../deck/card';
+import { Card, looksLike } from '../deck/card';
 import { Order } from '../deck/order';
 import { JobRule, oneStep } from '../job/job';
 import { WeaveKind } from '../moves/weave';
@@ -54,7 +54,9 @@ interface CutPack {
   readonly cut: number;
   /** The packet that was meant to begin. */
   readonly meant: number;
-  /** By place, from 1: the card that must fall there, as its index before the weave; −1 where any may. */
+  /** What every card looks like: the index before the weave of the first that looks so. Two copies look the same. */
+  readonly looks: Int16Array;
+  /** By place, from 1: what the card that must fall there looks like; −1 where any may. */
   readonly must: Int16Array;
   /**
    * In how many ways a weave goes on that has laid so many cards of the upper packet and so many of the lower, the
@@ -65,7 +67,7 @@ interface CutPack {
 
 /** Whether a packet may give the next card, and what that card is before the weave, as an index. */
 const nextOf = (
-  { before, cut, must }: Pick<CutPack, 'before' | 'cut' | 'must'>,
+  { before, cut, looks, must }: Pick<CutPack, 'before' | 'cut' | 'looks' | 'must'>,
   upper: number,
   lower: number,
   packet: number,
@@ -73,7 +75,7 @@ const nextOf = (
   const index = packet === UPPER ? upper : cut + lower;
   if (packet === UPPER ? upper >= cut : index >= before.length) return -1;
   const wanted = must[upper + lower + 1];
-  return wanted === -1 || wanted === index ? index : -1;
+  return wanted === -1 || wanted === looks[index] ? index : -1;
 };
 
 /** What a card of a packet costs: a fault where it falls behind its own, or begins where the other one should. */
@@ -99,7 +101,7 @@ const cutPack = (
     ((upper * (lowers + 1) + lower) * 2 + last) * row;
   const counts = new Float64Array((cut + 1) * (lowers + 1) * 2 * row);
   const pack: CutPack = {
-    ...{ before, cut, must, meant: intended === 'out' ? UPPER : LOWER },
+    ...{ before, cut, must, looks: looksOf(before), meant: intended === 'out' ? UPPER : LOWER },
     ways: (upper, lower, last, faults) => (faults < 0 ? 0 : counts[at(upper, lower, last) + faults]),
   };
   for (const last of [UPPER, LOWER]) counts[at(cut, lowers, last)] = 1;
@@ -122,7 +124,7 @@ const cutPack = (
 /** In how many ways a pack that was cut may have been woven, whatever the faults: the cards that were seen lie right. */
 const countWays = (before: Order, cut: number, must: Int16Array): number => {
   const lowers = before.length - cut;
-  const pack = { before, cut, must };
+  const pack = { before, cut, must, looks: looksOf(before) };
   const counts = new Float64Array((cut + 1) * (lowers + 1));
   counts[counts.length - 1] = 1;
   for (let upper = cut; upper >= 0; upper--)
@@ -143,11 +145,14 @@ const cutsOf = (size: number): readonly number[] => {
     .sort((a, b) => off(a) - off(b) || a - b);
 };
 
-/** By place, from 1, the index before the weave of the card that was seen there; undefined where that cannot be. */
+const looksOf = (before: Order): Int16Array =>
+  Int16Array.from(before, (card) => before.findIndex((each) => looksLike(each, card)));
+
+/** By place, from 1, what was seen there: the index of the first card that looks so; undefined where that cannot be. */
 const mustOf = (before: Order, seen: readonly SeenCard[]): Int16Array | undefined => {
   const must = new Int16Array(before.length + 1).fill(-1);
   for (const { place, card } of seen) {
-    const index = before.indexOf(card);
+    const index = before.findIndex((each) => looksLike(each, card));
     const fits = Number.isInteger(place) && place >= 1 && place <= before.length && index >= 0;
     if (!fits || (must[place] !== -1 && must[place] !== index)) return undefined;
     must[place] = index;
@@ -194,7 +199,7 @@ interface OnTheWay {
   readonly ways: number;
 }
 
-/** Adds how many explanations with so many faults lay each card at each place: by place − 1 and index before. */
+/** Adds how many explanations with so many faults lay each card at each place: by place − 1 and what it looks like. */
 const addLaid = (pack: CutPack, faults: number, sums: Float64Array): void => {
   const size = pack.before.length;
   let come: readonly OnTheWay[] = [{ upper: 0, last: UPPER, used: 0, ways: 1 }];
@@ -208,7 +213,7 @@ const addLaid = (pack: CutPack, faults: number, sums: Float64Array): void => {
         const spent = used + faultOf(pack, upper, lower, last, packet);
         const on = pack.ways(upper + 1 - packet, lower + packet, packet, faults - spent);
         if (on === 0) continue;
-        sums[(place - 1) * size + index] += ways * on;
+        sums[(place - 1) * size + pack.looks[index]] += ways * on;
         const key = ((upper + 1 - packet) * 2 + packet) * (size + 1) + spent;
         const known = next.get(key)?.ways ?? 0;
         next.set(key, { upper: upper + 1 - packet, last: packet, used: spent, ways: known + ways });
