@@ -3,6 +3,7 @@ import { RANDOM_ORDER } from './arrange/randomOrder';
 import { ROW } from './weave/rowSearch';
 import { SPREADS } from './arrange/spread';
 import { BUSY_ROW } from './rehearse/busyRow';
+import { SENT_PATTERN } from './rehearse/asPattern';
 import { CURVE } from './rehearse/curve';
 import { ESTIMATE } from './rehearse/estimate';
 import { KNOWING } from './rehearse/knowing';
@@ -34,6 +35,7 @@ export const JOBS = {
   'random order': RANDOM_ORDER,
   reschedule: RESCHEDULE,
   row: ROW,
+  'sent pattern': SENT_PATTERN,
   spreads: SPREADS,
   study: STUDY,
   'try question': TRY_QUESTION,

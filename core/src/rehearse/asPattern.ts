@@ -3,6 +3,7 @@ import { Outcome, Problem } from '../deck/problem';
 import { Rng, seededRng } from '../deck/rng';
 import { Values } from '../form/field';
 import { placeOf } from '../deck/order';
+import { finish, Job, JobRule, runJob } from '../job/job';
 import { Kind } from '../procedure/forms';
 import { Machine } from '../procedure/machine';
 import { Procedure, Step } from '../procedure/procedure';
@@ -19,10 +20,12 @@ import { hasChance } from './prove';
 import { sayCard } from './sayCard';
 import { answering, cardsNamed, Finding, Sight, titled, watch, Watched } from './watched';
 
-/** So many steps are done for one answer: about as many as a few frames allow. */
+/** So many steps are done for one answer. */
 const BUDGET = 1_500_000;
+/** So many are done on the page, within a frame or two; what takes more is done beside it. */
+const AT_HAND = 30_000;
 /** After so many steps it is looked whether there is enough. */
-const AT_ONCE = 50_000;
+const AT_ONCE = 10_000;
 /** So many worlds that fit what was seen are looked at. */
 const MOST_WORLDS = 4000;
 /** So many answers are named where several fit. */
@@ -36,14 +39,18 @@ interface Fitting {
   readonly fails: string | undefined;
 }
 
-/** Every world that fits what was told, as far as there is time for it. */
-const fitting = (
-  { procedure, sights, findings, outs, written }: Watched,
-  told: Values,
-): {
+/** The worlds that fit what was told, and whether these are all. */
+interface AllFitting {
   readonly worlds: readonly Fitting[];
   readonly isWhole: boolean;
-} => {
+}
+
+/** Every world that fits what was told, as far as a budget of steps goes; yields how many steps are done. */
+function* fitting(
+  { procedure, sights, findings, outs, written }: Watched,
+  told: Values,
+  budget: number,
+): Job<number, AllFitting> {
   const program = compile(procedure);
   const at = new Map(program.names.map((name, index) => [name, index]));
   const worlds: Fitting[] = [];
@@ -71,10 +78,12 @@ const fitting = (
     },
   });
   let done = false;
-  while (!done && !machine.full && machine.steps < BUDGET && worlds.length < MOST_WORLDS)
-    done = machine.run(Math.min(BUDGET, machine.steps + AT_ONCE));
+  while (!done && !machine.full && machine.steps < budget && worlds.length < MOST_WORLDS) {
+    done = machine.run(Math.min(budget, machine.steps + AT_ONCE));
+    yield machine.steps;
+  }
   return { worlds, isWhole: done };
-};
+}
 
 const say = (kind: Kind, value: number): string => (kind === 'card' ? sayCard(value) : value.toString());
 
@@ -169,14 +178,16 @@ export const whyNoPattern = (procedure: Procedure): Problem | undefined => {
 const wordsOf = (step: Step | undefined): string =>
   step && 'words' in step && step.words !== undefined ? `: ${step.words}` : '.';
 
-const reckon = (
-  { procedure, answer }: Asked,
-  told: Values,
-  { home, now }: Pick<PatternPack, 'home' | 'now'>,
-): Reckoned => {
+/** What is asked of a procedure that was sent. */
+export interface SentArgs extends Asked, Pick<PatternPack, 'home' | 'now'> {
+  /** What was seen, by field. */
+  readonly told: Values;
+}
+
+const answerOfAll = ({ procedure, answer, told, home, now }: SentArgs, all: AllFitting): Reckoned => {
   const { procedure: laid, isInHand } = onPack(procedure, home, now);
   const watched = watch(laid, told);
-  const { worlds, isWhole } = fitting(watched, told);
+  const { worlds, isWhole } = all;
   if (worlds.length === 0)
     return isWhole
       ? unreckoned('Nothing that they can do shows that.', 'Look at what you have entered, and at the rail.')
@@ -215,6 +226,16 @@ const reckon = (
     ],
     marks: [...marks, ...(wanted === undefined ? [] : [{ place: wanted, mark: 'wanted' as const }])],
   });
+};
+
+const watchedOn = ({ procedure, told, home, now }: SentArgs): Watched =>
+  watch(onPack(procedure, home, now).procedure, told);
+
+/** What a procedure that was sent answers, as a job. */
+export const SENT_PATTERN: JobRule<SentArgs, number, Reckoned> = {
+  *start(args) {
+    return answerOfAll(args, yield* fitting(watchedOn(args), args.told, BUDGET));
+  },
 };
 
 /** A procedure, and what is the answer in it: what is called so, or else what is found last. */
@@ -269,17 +290,23 @@ const exampleOf = (asked: Asked, pack: Pick<PatternPack, 'home' | 'now'>): Value
 /**
  * All answers that fit what was told, as they are said.
  *
- * @returns undefined where there is too much to try.
+ * @returns undefined where there is too much to try at once.
  */
 export const answersTo = (
-  { procedure, answer }: Asked,
+  asked: Asked,
   told: Values,
   { home, now }: Pick<PatternPack, 'home' | 'now'>,
 ): ReadonlySet<string> | undefined => {
-  const watched = watch(onPack(procedure, home, now).procedure, told);
-  const { worlds, isWhole } = fitting(watched, told);
-  return isWhole ? new Set(worlds.map((world) => answerOf(world, watched.findings, answer))) : undefined;
+  const watched = watchedOn({ ...asked, told, home, now });
+  const { worlds, isWhole } = finish(fitting(watched, told, AT_HAND));
+  return isWhole
+    ? new Set(worlds.map((world) => answerOf(world, watched.findings, asked.answer)))
+    : undefined;
 };
+
+/** What is asked beside the page, where it is too much for the page itself; else undefined. */
+const besideThePage = (args: SentArgs): SentArgs | undefined =>
+  finish(fitting(watchedOn(args), args.told, AT_HAND)).isWhole ? undefined : args;
 
 /**
  * A procedure as a pattern of Reckon: what its performer sees and is told are the fields, what they work out is the
@@ -299,7 +326,8 @@ export const patternOf = (asked: Asked, path: string): Outcome<{ readonly patter
       lead: procedure['set-up'] ?? procedure.note ?? procedure.name,
       fields: sights.map(({ field }) => field),
       example: (pack) => exampleOf(asked, pack),
-      reckon: (values, pack) => reckon(asked, values, pack),
+      beside: (values, { home, now }) => besideThePage({ ...asked, told: values, home, now }),
+      reckon: (values, { home, now }) => runJob(SENT_PATTERN, { ...asked, told: values, home, now }),
     },
   };
 };

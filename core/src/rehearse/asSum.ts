@@ -68,7 +68,7 @@ export const sumKindOf = (asked: Asked, way: string): SumKind | undefined => {
     answer: finding.kind === 'card' ? 'card' : 'number',
     way,
     ranges: (pack) =>
-      Array.from({ length: TRIES }, (_, seed) => sumOf(asked, pack, [seed, 7])).some((sum) => sum)
+      Array.from({ length: TRIES }, (_, seed) => seed).some((seed) => sumOf(asked, pack, [seed, 7]))
         ? SEEDS
         : undefined,
     make: (pack, inputs) => {

@@ -268,6 +268,7 @@ test.each(Object.keys(JOBS) as (keyof typeof JOBS)[])('%s: its parts are plain v
       ...{ days: 5, runs: 4, seed: 1 },
     },
     'key card': { ...keyCard, packs: 40 },
+    'sent pattern': { procedure: PROCEDURE, told: {}, home: pack, now: pack },
     'living properties': { order: pack },
     places: { size: 52, wanted: [{ from: 1, to: 5 }], cuts: true },
     possible: { now: pack, facts: [{ kind: 'cut' }] },

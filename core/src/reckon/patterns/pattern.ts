@@ -26,6 +26,8 @@ export interface Pattern extends Form {
   /** Values to try it with, for whoever has none yet. */
   example?(pack: PatternPack): Values;
   reckon(values: Values, pack: PatternPack): Reckoned;
+  /** What the job `sent pattern` is asked in the place of `reckon`, where that takes longer than a frame or two. */
+  beside?(values: Values, pack: PatternPack): unknown;
 }
 
 export const bankOf = ({ bank }: PatternPack): Bank => bank ?? { cards: [], places: [] };

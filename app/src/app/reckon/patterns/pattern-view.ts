@@ -14,7 +14,8 @@ import { isSentPath, SentStore } from '../../pack/sent.store';
 import { Undoing } from '../../data/undoing';
 import { Notices } from '../../shared/notices';
 import { HandSum } from '../../shared/hand-sum';
-import { jobView } from '../../workers/job-view';
+import { answerOf, jobView } from '../../workers/job-view';
+import { ArgsOf } from '../../workers/jobs';
 import { DoPanel } from '../answer/do-panel';
 import { KnownList } from '../answer/known-list';
 import { Pattern, PatternPack, PATTERNS } from '@enumeron/core/reckon/patterns';
@@ -110,11 +111,21 @@ export class PatternView {
     shift: this.settings.tolerance().shift,
     estimates: this.estimates(),
   }));
-  private readonly outcome = computed(() =>
-    this.telling.lacking() || this.lacksBank() || this.unsent() !== undefined
-      ? undefined
-      : this.pattern().reckon(completeValues(this.pattern(), this.values()), this.patternPack()),
+  private readonly isTold = computed(
+    () => !this.telling.lacking() && !this.lacksBank() && this.unsent() === undefined,
   );
+  private readonly complete = computed(() => completeValues(this.pattern(), this.values()));
+  /** What is too long for the page is worked out beside it. */
+  private readonly beside = computed(() =>
+    this.isTold() ? this.pattern().beside?.(this.complete(), this.patternPack()) : undefined,
+  );
+  private readonly job = jobView('sent pattern', () => this.beside() as ArgsOf<'sent pattern'> | undefined);
+  private readonly outcome = computed(() => {
+    if (!this.isTold()) return undefined;
+    return this.beside() === undefined
+      ? this.pattern().reckon(this.complete(), this.patternPack())
+      : answerOf(this.job());
+  });
   protected readonly reckoning = computed(() => {
     const outcome = this.outcome();
     return outcome?.ok ? outcome.reckoning : undefined;
@@ -127,6 +138,10 @@ export class PatternView {
     if (outcome && !outcome.ok) return sayProblem(outcome.problems[0]);
     const unsent = this.unsent();
     if (unsent !== undefined) return unsent;
+    if (this.beside() !== undefined)
+      return this.job()?.kind === 'failed'
+        ? 'Part of Enumeron didn’t load. Reload the page.'
+        : 'Working it out …';
     return this.lacksBank() ? 'A bank is needed for this.' : (this.telling.lacking()?.asks ?? '');
   });
   /** Values to try it with. */
