@@ -1,7 +1,7 @@
 import { Part, shouldBe } from '../deck/shape';
 import { Step } from '../procedure/procedure';
 import { SLOTS, STEPS, StepSlot } from '../procedure/steps';
-import { isTooLarge } from './readProcedure';
+import { countSteps, isTooLarge, MOST_STEPS } from './readProcedure';
 
 type Fields = Readonly<Record<string, unknown>>;
 
@@ -57,5 +57,6 @@ export const DRAFT: Part = (value) => {
   if (!isEach(givens, Number.isFinite)) return shouldBe(givens, 'numbers by name');
   if (!isEach(packets, isLaid)) return shouldBe(packets, 'cards by packet');
   if (!isEach(orders, isTexts)) return shouldBe(orders, 'cards by order');
+  if (countSteps(steps) > MOST_STEPS) return shouldBe(steps, `a list of at most ${MOST_STEPS} steps`);
   return isSteps(steps) ? undefined : shouldBe(steps, 'a list of steps');
 };

@@ -175,3 +175,50 @@ test('what is no procedure, or is deeper or larger than one, is refused at once'
   for (const value of [null, 3, 'cut', [], deep, wide, procedure([{ do: 'claim', that: deep }])])
     expect(problemsOf(value).map((each) => each.split(':')[0])).toEqual(['File']);
 });
+
+test('a procedure has so many steps at most, those inside others too', () => {
+  const turn = { do: 'turn', packet: 'pack', by: 'helper' };
+  const steps = (count: number): unknown[] => Array.from({ length: count }, () => turn);
+  const read = (all: unknown[]): string => {
+    const outcome = readProcedure({ name: 'Long', packets: { pack: ['AC'] }, steps: all });
+    return outcome.ok ? 'read' : `${outcome.problems[0].where ?? ''}: ${outcome.problems[0].what}`;
+  };
+  expect(read(steps(1000))).toBe('read');
+  expect(read(steps(6000))).toBe('File: It has 6,000 steps, and at most 1000 are read.');
+  const inside = { do: 'repeat', times: 2, steps: steps(600) };
+  expect(read([...steps(399), inside])).toBe('read');
+  expect(read([...steps(400), inside])).toContain('1,001 steps');
+});
+
+test('what is no text is told, and never made one', () => {
+  const odd = { toString: 1 };
+  for (const procedure of [
+    { name: 'A', steps: [{ do: 'claim', that: { equal: [{ card: odd }, { card: 'AC' }] } }] },
+    { name: 'A', steps: [{ do: 'claim', that: { equal: [{ card: [odd] }, 1] } }] },
+    { name: 'A', packets: { pack: [[odd], 'AC'] }, steps: [] },
+    {
+      name: 'A',
+      steps: [{ do: 'work out', name: 'n', what: { 'stack number of': { card: 'AC' }, in: odd } }],
+    },
+    { name: odd, steps: [] },
+  ]) {
+    const outcome = readProcedure(procedure);
+    expect(outcome.ok).toBe(false);
+    if (!outcome.ok) expect(outcome.problems.every(({ what }) => what.length > 8)).toBe(true);
+  }
+});
+
+test('a name holds nothing that cannot be seen, and is no longer than other names', () => {
+  const told = (name: string): string => {
+    const outcome = readProcedure({ name, steps: [] });
+    return outcome.ok ? '' : outcome.problems[0].what;
+  };
+  expect([told('Two cuts'), told('')]).toEqual(['', '']);
+  expect(told('Two\u202ecuts')).toContain('cannot be seen');
+  expect(told('Two\u200bcuts')).toContain('cannot be seen');
+  expect(told('x'.repeat(1200))).toContain('at most 120');
+  expect(told('<b>')).toContain('< or >');
+  expect(readProcedure({ name: 'A', steps: [{ do: 'choose', name: 'a\u200b', from: 1, to: 2 }] }).ok).toBe(
+    false,
+  );
+});

@@ -1,3 +1,4 @@
+import { countOf } from '../deck/countOf';
 import { Problem } from '../deck/problem';
 import { showValue } from '../deck/shape';
 import { hasInvisible, nameProblem } from '../formats/name';
@@ -17,6 +18,22 @@ export const VERSION = 1;
 const DEEPEST = 60;
 const MOST_PARTS = 50_000;
 const LONGEST_NAME = 60;
+/** More steps than anybody writes, those inside others too: with more the page would no longer keep up. */
+export const MOST_STEPS = 1000;
+
+/** How many steps there are in a list of them, and in all that they hold. */
+export const countSteps = (value: unknown): number => {
+  if (!Array.isArray(value)) return 0;
+  return value.reduce<number>((sum, step: unknown) => {
+    if (!isFields(step)) return sum + 1;
+    const options = Array.isArray(step['of']) ? (step['of'] as unknown[]) : [];
+    const inside = [
+      ...[step['then'], step['otherwise'], step['steps']],
+      ...options.map((option) => (isFields(option) ? option['steps'] : [])),
+    ];
+    return sum + 1 + inside.reduce<number>((total, each) => total + countSteps(each), 0);
+  }, 0);
+};
 
 type Fields = Readonly<Record<string, unknown>>;
 type Found = Omit<Problem, 'where'>;
@@ -73,7 +90,13 @@ class Reading {
     this.readGivens(value['givens']);
     this.readPackets(value['packets']);
     this.readOrders(value['orders']);
-    if (Array.isArray(value['steps'])) this.steps(value['steps'], '');
+    const count = countSteps(value['steps']);
+    if (count > MOST_STEPS)
+      this.note(
+        'File',
+        found(`It has ${countOf(count, 'step')}, and at most ${MOST_STEPS} are read.`, 'Take some out.'),
+      );
+    else if (Array.isArray(value['steps'])) this.steps(value['steps'], '');
     else this.note('File', missing('steps', 'Write a list of steps.'));
   }
 

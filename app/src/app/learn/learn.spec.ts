@@ -400,3 +400,22 @@ test('a turned pack is learnt by its home order; so is one whose order is gone, 
   const today = await render(Today);
   expect(today.all('.cards li')).toHaveLength(4);
 });
+
+test('what is due is that of today, also where nobody has done anything since yesterday', async () => {
+  const store = TestBed.inject(LearnStore);
+  const [first] = store.plan().items;
+  const schedule = scheduleBy();
+  const memory = schedule.next(schedule.next(schedule.fresh(clock.at), 3, clock.at), 3, clock.at);
+  await db.rows(ITEMS).put({
+    ...{ id: itemKey(tidemark.id, itemId(first)), order: tidemark.id, item: itemId(first) },
+    ...{ memory, truth: '1', begun: clock.at },
+  });
+  await until(() => store.memories().size === 1);
+  const [day, due] = [store.dayBegan(), store.due().length];
+  // The page is open over night, and is looked at again.
+  clock.pass(30 * 86_400_000);
+  expect(store.dayBegan()).toBe(day);
+  document.dispatchEvent(new Event('visibilitychange'));
+  expect(store.dayBegan()).toBe(day + 30 * 86_400_000);
+  expect(store.due().length).toBe(due + 1);
+});

@@ -1,5 +1,5 @@
 import { computed, inject, Injectable, signal, untracked } from '@angular/core';
-import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { takeUntilDestroyed, toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { HeadWay, headWays, ORDER_RULES } from '@enumeron/core/arrange';
 import { Card } from '@enumeron/core/deck';
 import {
@@ -25,7 +25,7 @@ import {
   Standing,
   usualTime,
 } from '@enumeron/core/learn';
-import { map, switchMap } from 'rxjs';
+import { filter, fromEvent, interval, map, merge, switchMap } from 'rxjs';
 import { Journal } from '../data/journal';
 import { onlyPlace, Place, placeOf } from '../data/kind';
 import { ItemRow, ITEMS } from '../data/kinds/items';
@@ -41,6 +41,9 @@ import { PackStore } from '../pack/pack.store';
 import { Clock } from '../shared/clock';
 
 const PRACTICE_PLACE = onlyPlace(PRACTICE);
+
+/** How often the time is looked at. */
+const MINUTE = 60_000;
 
 /** Of so many answers the user's own rates are taken. */
 const LATELY = 50;
@@ -127,6 +130,16 @@ export class LearnStore {
       this.stored()?.id === id && this.orders.isRead(id) && places.every((place) => this.rows.isRead(place))
     );
   });
+  constructor() {
+    // Also where nobody does anything: at midnight, and when the page is looked at again in the morning.
+    merge(
+      interval(MINUTE),
+      fromEvent(document, 'visibilitychange').pipe(filter(() => document.visibilityState === 'visible')),
+    )
+      .pipe(takeUntilDestroyed())
+      .subscribe(() => this.now.set(this.clock.now()));
+  }
+
   /** The items that this tab has answered, by their keys. */
   private readonly touched = signal<ReadonlySet<string>>(new Set());
   readonly itemRows = computed<ReadonlyMap<string, ItemRow>>(() => {

@@ -17,9 +17,9 @@ export class Notices {
     return this.offer(sentence, 'Undo', undo);
   }
 
-  /** A sentence, and what can be done about it. */
-  async offer(sentence: string, action: string, act: () => unknown): Promise<void> {
-    const shown = (await this.bar()).open(sentence, action, { duration: 8000 });
+  /** A sentence, and what can be done about it. @param duration how long it stays, in milliseconds; 0 until it is closed. */
+  async offer(sentence: string, action: string, act: () => unknown, duration = 8000): Promise<void> {
+    const shown = (await this.bar()).open(sentence, action, { duration });
     shown.onAction().subscribe(() => void act());
   }
 

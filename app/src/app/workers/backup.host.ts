@@ -1,7 +1,8 @@
 import { defer, firstValueFrom, retry } from 'rxjs';
 import type { BackupWork } from '../data/backup-work';
 import type { BackupWorker } from './backup.worker';
-import { lending, TRY_AGAIN } from './lender';
+import { lending } from './lender';
+import { heard, PATIENCE, TRY_AGAIN } from './silence';
 
 type Remote = Awaited<ReturnType<ReturnType<typeof lender>['lend']>>;
 type Made = Awaited<ReturnType<BackupWork['make']>>;
@@ -15,7 +16,12 @@ const once = <Result>(work: (remote: Remote) => Promise<Result>): Promise<Result
   const attempt = async (): Promise<Result> => {
     const lent = lender();
     try {
-      return await Promise.race([lent.lend().then(work), lent.failed]);
+      const ask = async (): Promise<Result> => {
+        const remote = await lent.lend();
+        await heard(() => remote.alive(), 'beginning', PATIENCE);
+        return work(remote);
+      };
+      return await Promise.race([ask(), lent.failed]);
     } finally {
       lent.end();
     }

@@ -1,8 +1,10 @@
 import { computed, inject, Signal } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
-import { map, of, switchMap } from 'rxjs';
+import { catchError, concat, map, Observable, of, switchMap, throwError } from 'rxjs';
+import { Notices } from '../shared/notices';
 import { Scripts } from '../shared/scripts';
 import { ArgsOf, JobName, JobView, RUN_JOB } from './jobs';
+import { SilentWorker } from './silence';
 
 /**
  * A job as a view shows it: begun anew whenever what it is asked changes, stopped when nothing is asked any more or
@@ -20,6 +22,7 @@ export const jobView = <Name extends JobName>(
 ): Signal<JobView<Name> | undefined> => {
   const run = inject(RUN_JOB);
   const scripts = inject(Scripts);
+  const notices = inject(Notices);
   const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
   const held$ = held && toObservable(held);
   const question = computed(asked, { equal: same });
@@ -30,6 +33,11 @@ export const jobView = <Name extends JobName>(
           ? of(undefined)
           : run(name, args, held$).pipe(
               map((state): JobView<Name> => ({ ...state, asked: args })),
+              catchError((error: unknown, again) =>
+                error instanceof SilentWorker
+                  ? concat(of<JobView<Name>>({ kind: 'failed', asked: args }), askedAgain(notices, again))
+                  : throwError(() => error),
+              ),
               scripts.orElse<JobView<Name>, JobView<Name>>({ kind: 'failed', asked: args }),
             ),
       ),
@@ -40,6 +48,13 @@ export const jobView = <Name extends JobName>(
     return view?.asked === question() ? view : undefined;
   });
 };
+
+/** Says that nothing was heard, and goes on when that is wanted. */
+const askedAgain = <State>(notices: Notices, again: Observable<State>): Observable<State> =>
+  new Observable<void>((observer) => {
+    const says = 'Nothing has been heard of what is worked out for 10 seconds.';
+    void notices.offer(says, 'Try again', () => observer.next(), 0);
+  }).pipe(switchMap(() => again));
 
 /** What a job ended with, where it has ended. */
 export const answerOf = <Result>(

@@ -18,7 +18,9 @@ const lender = (): Lender<Jobs> => {
       return {
         split: (name, args) => worker.split(name, args),
         join: (name, values) => worker.join(name, values),
+        alive: () => worker.alive(),
         hold: (held) => worker.hold(held),
+        stop: () => worker.stop(),
         run: (name, args, report) => worker.run(name, args, proxy(report)),
       };
     },

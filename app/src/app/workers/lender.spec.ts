@@ -71,3 +71,20 @@ test('what is ended is not lent again; one that fails tells whoever has it, and 
   opened[1].dispatchEvent(new Event('error'));
   await expect(last.failed).rejects.toThrow('no such worker');
 });
+
+test('one whose work nobody wants is lent again when it rests, and ended where it does not', async () => {
+  const job = lender();
+  const offered = await job.lend();
+  let rest: () => void = () => undefined;
+  job.giveUp(new Promise<void>((resolve) => (rest = resolve)));
+  expect(await lender().lend()).not.toBe(offered);
+  rest();
+  await Promise.resolve();
+  await Promise.resolve();
+  expect(await lender().lend()).toBe(offered);
+  const other = lender();
+  await other.lend();
+  other.giveUp(new Promise(() => undefined));
+  jest.advanceTimersByTime(2000);
+  expect(opened.at(-1)?.ended).toBe(true);
+});

@@ -8,12 +8,11 @@ export interface Lender<Api> {
   readonly failed: Promise<never>;
   /** All that were lent have done their work: they may be lent again. */
   giveBack(): void;
+  /** Nobody wants their work any more: they may be lent again as soon as they rest, or are ended where they do not. */
+  giveUp(atRest: Promise<unknown>): void;
   /** Ends all that were lent, whatever they do. */
   end(): void;
 }
-
-/** How long to wait, in milliseconds, before a worker that did not start is tried again; and how often. */
-export const TRY_AGAIN = { delay: 500, count: 2 };
 
 /** How long a worker that nobody wants is kept, in milliseconds: the next job need not wait for its script. */
 const KEPT = 20_000;
@@ -25,17 +24,30 @@ const KEPT = 20_000;
 interface Opened<Api> {
   readonly worker: Worker;
   readonly api: Promise<Remote<Api>>;
+  end(): void;
 }
+
+/** So long a worker that was told to stop may go on, in milliseconds: it listens between two steps. */
+const STOPPING = 1000;
 
 /** @param open makes a worker that offers `Api`. */
 export const lending = <Api>(open: () => Worker): (() => Lender<Remote<Api>>) => {
   const idle: Opened<Api>[] = [];
   let dismissal: ReturnType<typeof setTimeout> | undefined;
-  const dismiss = (): void => idle.splice(0).forEach(({ worker }) => worker.terminate());
+  const dismiss = (): void => idle.splice(0).forEach(({ end }) => end());
   const opened = (): Opened<Api> => {
     const worker = open();
     // It comes when the first worker does, not with the page.
-    return { worker, api: import('comlink').then(({ wrap }) => wrap<Api>(worker)) };
+    const comlink = import('comlink');
+    const api = comlink.then(({ wrap }) => wrap<Api>(worker));
+    return {
+      ...{ worker, api },
+      end: () => {
+        // What was called and never answers holds whoever called until it is let go of.
+        void Promise.all([comlink, api]).then(([{ releaseProxy }, offered]) => offered[releaseProxy]());
+        worker.terminate();
+      },
+    };
   };
 
   return () => {
@@ -44,21 +56,25 @@ export const lending = <Api>(open: () => Worker): (() => Lender<Remote<Api>>) =>
     const failed = new Promise<never>((_, reject) => (fail = reject));
     failed.catch(() => undefined);
     const failing = ({ message }: ErrorEvent): void => fail(new Error(message || 'no such worker'));
+    const giveBack = (): void => {
+      for (const { worker } of lent) worker.removeEventListener('error', failing);
+      idle.push(...lent.splice(0));
+      clearTimeout(dismissal);
+      dismissal = setTimeout(dismiss, KEPT);
+    };
+    const end = (): void => lent.splice(0).forEach((each) => each.end());
     return {
-      failed,
+      ...{ failed, giveBack, end },
       lend: () => {
         const next = idle.pop() ?? opened();
         lent.push(next);
         next.worker.addEventListener('error', failing);
         return next.api;
       },
-      giveBack: () => {
-        for (const { worker } of lent) worker.removeEventListener('error', failing);
-        idle.push(...lent);
-        clearTimeout(dismissal);
-        dismissal = setTimeout(dismiss, KEPT);
+      giveUp: (atRest) => {
+        const tooLong = setTimeout(end, STOPPING);
+        atRest.then(giveBack, end).finally(() => clearTimeout(tooLong));
       },
-      end: () => lent.forEach(({ worker }) => worker.terminate()),
     };
   };
 };

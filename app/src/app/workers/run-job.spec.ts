@@ -9,6 +9,8 @@ import { JobsInWorker } from './jobs-in-worker';
 import { Lender } from './lender';
 import { quiet as quietOf } from './quiet';
 import { Jobs, remembering, runOn } from './run-job';
+import { SilentWorker } from './silence';
+import { until } from '../../testing/fresh';
 
 const pack = numberOrder();
 const keyCard: ArgsOf<'key card'> = {
@@ -42,12 +44,18 @@ const worker = (): Jobs => {
       return Promise.resolve();
     },
     run: (...asked) => Promise.resolve(own.run(...asked)),
+    alive: () => Promise.resolve(own.alive()),
+    stop: () => {
+      own.stop();
+      return Promise.resolve();
+    },
   };
 };
 
 let lent: number;
 let ended: number;
 let back: number;
+let gaveUp: number;
 const lender = (fail?: Promise<never>) => (): Lender<Jobs> => ({
   lend: () => {
     lent++;
@@ -56,12 +64,16 @@ const lender = (fail?: Promise<never>) => (): Lender<Jobs> => ({
   failed: fail ?? new Promise<never>(() => undefined),
   end: () => ended++,
   giveBack: () => back++,
+  giveUp: (atRest) => {
+    void atRest.then(() => gaveUp++);
+  },
 });
 
 beforeEach(() => {
   lent = 0;
   ended = 0;
   back = 0;
+  gaveUp = 0;
 });
 
 test.each([1, 2, 3, 8])('%d workers come to what one computation comes to', async (cores) => {
@@ -241,9 +253,54 @@ test('what is held from the beginning waits too; a worker that is lent again doe
   expect(await lastValueFrom(runOn(() => again, 1)('key card', keyCard))).toMatchObject({ kind: 'ended' });
 });
 
-test('unsubscribing ends the workers; a worker that fails is tried again, then is an error', async () => {
+test('a job that is given up is stopped, and its worker can be lent again; whoever asked is told no more', async () => {
+  let told = 0;
+  const running = runOn(lender(), 2)('key card', { ...keyCard, packs: 4_000_000 }).subscribe(() => told++);
+  await until(() => told > 0);
+  running.unsubscribe();
+  const before = told;
+  await until(() => gaveUp === 1);
+  expect([told, ended, back]).toEqual([before, 0, 0]);
+  // So soon that none was lent yet.
   runOn(lender(), 2)('row', rowWish).subscribe().unsubscribe();
-  expect(ended).toBe(1);
+  await until(() => gaveUp === 2);
+});
+
+test('a worker that says nothing is given up: at once where it never did, or from its last sign on', async () => {
+  const silent = (part: Partial<Jobs>) => (): Lender<Jobs> => ({
+    ...lender()(),
+    lend: () => Promise.resolve({ ...worker(), ...part }),
+  });
+  const nothing = (): Promise<never> => new Promise(() => undefined);
+  const run = (part: Partial<Jobs>, held?: BehaviorSubject<boolean>) =>
+    lastValueFrom(runOn(silent(part), 1, undefined, 40)('key card', keyCard, held));
+  await expect(run({ alive: nothing })).rejects.toBeInstanceOf(SilentWorker);
+  const stuck: Jobs['run'] = (_name, _args, report) => {
+    report({ tries: 0, hits: [] });
+    return nothing();
+  };
+  await expect(run({ run: stuck })).rejects.toBeInstanceOf(SilentWorker);
+  expect([ended, back]).toEqual([2, 0]);
+  // One that waits because it was told to is not.
+  const held = new BehaviorSubject(false);
+  let outcome = '';
+  const waiting = run(
+    {
+      run: (...asked) => {
+        held.next(true);
+        return stuck(...asked);
+      },
+    },
+    held,
+  ).catch(() => (outcome = 'given up'));
+  await new Promise((resolve) => setTimeout(resolve, 150));
+  expect(outcome).toBe('');
+  held.next(false);
+  await waiting;
+  expect(outcome).toBe('given up');
+});
+
+test('a worker that fails is tried again, then is an error', async () => {
   const failing = lender(Promise.reject(new Error('no script')));
   lent = 0;
   const never = (): Lender<Jobs> => ({ ...failing(), lend: () => new Promise(() => lent++) });

@@ -1,13 +1,17 @@
-import { NEVER, Observable, of, retry, tap } from 'rxjs';
+import { NEVER, Observable, of, retry, Subscriber, tap } from 'rxjs';
 import { JobName, JobState, RunJob } from './jobs';
-import { Lender, TRY_AGAIN } from './lender';
+import { Lender } from './lender';
+import { heard, PATIENCE, TRY_AGAIN } from './silence';
 import { SpareWorker, spareWorker } from './spare-worker';
 
 /** What a worker offers, as the page calls it (`JobsInWorker`). */
 export interface Jobs {
   split(name: JobName, args: unknown): Promise<readonly unknown[]>;
   join(name: JobName, values: readonly unknown[]): Promise<unknown>;
+  /** Says that it is there. */
+  alive(): Promise<unknown>;
   hold(held: boolean): Promise<void>;
+  stop(): Promise<void>;
   run(name: JobName, args: unknown, report: (progress: unknown) => void): Promise<unknown>;
 }
 
@@ -28,6 +32,22 @@ const progressOf = (
   };
 };
 
+/** A worker that is listened to while it works: where it has said how far it is, it must go on saying something. */
+const watched = (worker: Jobs, patience: number, waits: () => boolean): Jobs => ({
+  ...worker,
+  run: (name, args, report) =>
+    heard(
+      (sign) =>
+        worker.run(name, args, (progress) => {
+          sign();
+          report(progress);
+        }),
+      'first sign',
+      patience,
+      waits,
+    ),
+});
+
 /** Has all parts done by the workers, each taking the next part when it is free, and by one more while it may. */
 const runParts = async (
   workers: readonly Jobs[],
@@ -35,6 +55,7 @@ const runParts = async (
   parts: readonly unknown[],
   report: (state: State) => void,
   more: (take: (worker: Jobs) => Promise<void>) => SpareWorker | undefined,
+  isGivenUp: () => boolean,
 ): Promise<unknown> => {
   const [first] = workers;
   const join: Jobs['join'] = (...asked) => first.join(...asked);
@@ -42,10 +63,10 @@ const runParts = async (
   const results: unknown[] = [];
   let next = 0;
   const work = async (worker: Jobs): Promise<void> => {
-    while (next < parts.length) {
+    while (next < parts.length && !isGivenUp()) {
       const part = next++;
       results[part] = await worker.run(name, parts[part], (progress) => void progressed(part, progress));
-      if (parts.length > 1) await progressed(part, results[part]);
+      if (parts.length > 1 && !isGivenUp()) await progressed(part, results[part]);
     }
   };
   const spare = parts.length > workers.length ? more(work) : undefined;
@@ -55,7 +76,8 @@ const runParts = async (
   } finally {
     spare?.end();
   }
-  return join(name, results);
+  // What was stopped comes to nothing.
+  return isGivenUp() ? undefined : join(name, results);
 };
 
 /**
@@ -65,9 +87,11 @@ const runParts = async (
  * @param quiet whether the page is left alone: then one worker more may be. None unless told.
  */
 export const runOn =
-  (lender: () => Lender<Jobs>, cores: number, quiet?: Observable<boolean>): RunJob =>
+  (lender: () => Lender<Jobs>, cores: number, quiet?: Observable<boolean>, patience = PATIENCE): RunJob =>
   (name, args, held = NEVER) =>
-    new Observable<JobState<never, never>>((observer) => {
+    new Observable<JobState<never, never>>((subscriber) => {
+      // What a worker never answers holds no more than this; and this lets go of who asked.
+      const told: { observer: Subscriber<JobState<never, never>> | undefined } = { observer: subscriber };
       const lent = lender();
       const workers: Jobs[] = [];
       let isHeld = false;
@@ -76,7 +100,8 @@ export const runOn =
         workers.forEach((worker) => void worker.hold(hold));
       });
       const lend = async (): Promise<void> => {
-        const worker = await lent.lend();
+        const worker = watched(await lent.lend(), patience, () => isHeld);
+        await heard(() => worker.alive(), 'beginning', patience);
         // Also one that comes after it was said.
         if (isHeld) void worker.hold(true);
         workers.push(worker);
@@ -84,28 +109,40 @@ export const runOn =
       let ended = false;
       let spare: SpareWorker | undefined;
       const more = (take: (worker: Jobs) => Promise<void>): SpareWorker | undefined =>
-        quiet && (spare = spareWorker(quiet, () => lent.lend(), take));
+        quiet &&
+        (spare = spareWorker(quiet, async () => watched(await lent.lend(), patience, () => isHeld), take));
       const report = (state: State): void => {
         // What a part reports comes through a channel of its own and may be overtaken by the end.
-        if (!ended) observer.next(state as JobState<never, never>);
+        if (!ended) told.observer?.next(state as JobState<never, never>);
       };
       const work = async (): Promise<void> => {
         await lend();
         const parts = await workers[0].split(name, args);
         while (workers.length < Math.min(cores, parts.length)) await lend();
-        const result = await runParts(workers, name, parts, report, more);
+        const result = await runParts(workers, name, parts, report, more, () => told.observer === undefined);
         report({ kind: 'ended', result });
         ended = true;
       };
-      Promise.race([work(), lent.failed]).then(
-        () => observer.complete(),
-        (error: unknown) => observer.error(error),
+      let failed = false;
+      const working = work();
+      Promise.race([working, lent.failed]).then(
+        () => told.observer?.complete(),
+        (error: unknown) => {
+          failed = true;
+          told.observer?.error(error);
+        },
       );
       return () => {
+        told.observer = undefined;
         holding.unsubscribe();
         spare?.end();
-        if (!ended) {
+        if (failed) {
           lent.end();
+          return;
+        }
+        if (!ended) {
+          workers.forEach((worker) => void worker.stop());
+          lent.giveUp(working);
           return;
         }
         // The next job must not wait for what was said to this one.

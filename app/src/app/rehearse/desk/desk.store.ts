@@ -33,7 +33,7 @@ import {
 import { narrow } from '@enumeron/core/file/rehearse/narrow';
 import { namesBefore } from '@enumeron/core/file/rehearse/palette';
 import type { Range } from '@enumeron/core/file/rehearse/widestRange';
-import { readProcedure } from '@enumeron/core/file/rehearse/readProcedure';
+import { countSteps, MOST_STEPS, readProcedure } from '@enumeron/core/file/rehearse/readProcedure';
 import { renameAt } from '@enumeron/core/file/rehearse/rename';
 import { Names } from '@enumeron/core/file/rehearse/words';
 import { concat, EMPTY, map, of, switchMap, timer } from 'rxjs';
@@ -257,7 +257,10 @@ export class Desk {
     this.edit(`change step ${line}`, [path], write, `${number} ${field}`);
   }
 
-  add(steps: readonly Step[]): void {
+  /** Puts steps in; gives why not where there would be more than are read. */
+  add(steps: readonly Step[]): string | undefined {
+    if (countSteps(this.steps()) + countSteps(steps) > MOST_STEPS)
+      return `A procedure has at most ${MOST_STEPS.toLocaleString('en')} steps. Take some out first.`;
     const path = this.adding();
     const line = sayPath(path);
     const fresh = unnumbered(steps);
@@ -268,6 +271,7 @@ export class Desk {
     const last = sayPath([...path.slice(0, -1), path[path.length - 1] + steps.length - 1]);
     this.placed.set({ path: pathBelow(this.steps(), last), among: this.steps() });
     this.wanted.set({ what: 'fields', path: line });
+    return undefined;
   }
 
   /** Asks at a choice for values from one number to another, and no others. */

@@ -20,6 +20,7 @@ import {
   PALETTE,
   surroundings,
 } from '@enumeron/core/file/rehearse/palette';
+import { Notices } from '../../shared/notices';
 import { keepShut, openNow } from './keep-shut';
 import { Desk } from '../desk/desk.store';
 
@@ -34,6 +35,7 @@ import { Desk } from '../desk/desk.store';
 export class AddStep {
   protected readonly desk = inject(Desk);
   private readonly changes = inject(ChangeDetectorRef);
+  private readonly notices = inject(Notices);
   private readonly box = viewChild.required<ElementRef<HTMLInputElement>>('box');
   private readonly trigger = viewChild.required(MatAutocompleteTrigger);
 
@@ -71,7 +73,8 @@ export class AddStep {
     this.box().nativeElement.value = '';
     this.group.set(undefined);
     this.trigger().closePanel();
-    if (procedure) this.desk.add(offered.make(surroundings(procedure, this.desk.adding())));
+    const problem = procedure && this.desk.add(offered.make(surroundings(procedure, this.desk.adding())));
+    if (problem) void this.notices.show(problem);
   }
 
   protected type(text: string): void {

@@ -14,6 +14,7 @@ import type { Step } from '@enumeron/core/file/procedure/procedure';
 import { isSteps } from '@enumeron/core/file/rehearse/draft';
 import { Line, pathOf, pathsFrom, sayPath, stepAt } from '@enumeron/core/file/rehearse/editSteps';
 import { whoOf } from '@enumeron/core/file/rehearse/sentence';
+import { Notices } from '../../shared/notices';
 import { Acting } from '../act/acting.store';
 import { Proving } from '../prove/proving.store';
 import { Desk, Wanted } from '../desk/desk.store';
@@ -37,6 +38,7 @@ export class StepList {
   protected readonly desk = inject(Desk);
   protected readonly proving = inject(Proving);
   private readonly acting = inject(Acting);
+  private readonly notices = inject(Notices);
   private readonly injector = inject(Injector);
   private readonly host: HTMLElement = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
 
@@ -188,7 +190,8 @@ export class StepList {
     if (this.isText(event)) return;
     const steps = stepsIn(event.clipboardData?.getData('text/plain') ?? '');
     if (!steps) return;
-    this.desk.add(steps);
+    const problem = this.desk.add(steps);
+    if (problem) void this.notices.show(problem);
     event.preventDefault();
   }
 
