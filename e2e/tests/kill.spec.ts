@@ -2,7 +2,7 @@ import { ChildProcess, spawn } from 'node:child_process';
 import { mkdtemp, rm } from 'node:fs/promises';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { chromium, expect, Page, test } from '@playwright/test';
+import { chromium, expect, Locator, Page, test } from '@playwright/test';
 import { chromiumPath } from '../../scripts/chromium.mjs';
 
 /** A browser of its own process group, so that all of it can be killed at once, as a crash or a dead battery does. */
@@ -102,6 +102,75 @@ const cutAlong = async (page: Page): Promise<number> => {
     return seen;
   }
 };
+
+/** Types thirty keys a second until the browser is gone; gives what stood in the field, as the page told it key by key. */
+const typeFast = async (page: Page): Promise<string> => {
+  let typed = '';
+  await page.exposeBinding('typedSoFar', (_, text: string) => {
+    typed = text;
+  });
+  await page.evaluate(() => {
+    const { typedSoFar } = window as unknown as { typedSoFar: (text: string) => void };
+    document.addEventListener('input', ({ target }) => typedSoFar((target as HTMLInputElement).value));
+  });
+  const session = await page.context().newCDPSession(page);
+  // Whether a key has been taken yet is not waited for.
+  const send = (type: 'keyDown' | 'keyUp', key: string): Promise<unknown> =>
+    session
+      .send('Input.dispatchKeyEvent', { type, key, ...(type === 'keyDown' && { text: key }) })
+      .catch(() => undefined);
+  for (const key of 'abcdefghijklmnopqrstuvwxyz'.repeat(3)) {
+    void send('keyDown', key);
+    void send('keyUp', key);
+    await after(33);
+  }
+  return typed;
+};
+
+/** What stands in a field when what was on its way has come back: behind the first painting. */
+const settledValue = async (field: Locator, typed: string): Promise<string> => {
+  const come = expect.poll(async () => typed.length - (await field.inputValue()).length, { timeout: 4000 });
+  await come.toBeLessThanOrEqual(1).catch(() => undefined);
+  return field.inputValue();
+};
+
+test('typed into a step at thirty keys a second and then killed, at most the last key is gone', async ({
+  baseURL,
+}) => {
+  test.setTimeout(120_000);
+  const profile = await mkdtemp(join(tmpdir(), 'enumeron-kill-step-'));
+  const browser = new Killable(profile, baseURL ?? '');
+  const random = generator(20_261_128);
+  let lost = 0;
+  try {
+    let page = await browser.open('/rehearse');
+    await page.getByRole('button', { name: 'Write a procedure' }).click();
+    const add = page.getByRole('combobox', { name: /^Add step/ });
+    await add.fill('out');
+    await page.keyboard.press('Enter');
+    const path = new URL(page.url()).pathname;
+    for (let round = 0; round < 4; round++) {
+      const field = page.locator('en-step-fields [data-field="words"]');
+      await field.fill('');
+      await field.focus();
+      await after(600);
+      const typing = typeFast(page);
+      await after(900 + random() * 900);
+      await browser.kill();
+      const typed = await typing;
+      page = await browser.open(path);
+      await page.locator('[data-line="1"]').click();
+      const kept = await settledValue(page.locator('en-step-fields [data-field="words"]'), typed);
+      expect(typed.startsWith(kept) || kept.startsWith(typed)).toBe(true);
+      lost = Math.max(lost, typed.length - kept.length);
+      console.log(`typed ${typed.length.toString()}, kept ${kept.length.toString()}`);
+    }
+  } finally {
+    await browser.kill();
+    await rm(profile, { recursive: true, force: true });
+  }
+  expect(lost).toBeLessThanOrEqual(1);
+});
 
 const ROUNDS = 3;
 

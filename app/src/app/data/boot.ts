@@ -96,6 +96,9 @@ export class Boot {
     this.finishForOthers();
     await askToPersist();
     if (this.isGone()) return;
+    const { Outbox } = await this.scripts.load(() => import('./outbox'));
+    await this.injector.get(Outbox).begin();
+    if (this.isGone()) return;
     const { BackupsStore } = await this.scripts.load(() => import('./backups.store'));
     await this.injector.get(BackupsStore).takeWeekly(new Date());
   }

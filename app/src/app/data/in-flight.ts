@@ -78,7 +78,8 @@ const readLeft = (text: () => string | null): readonly LeftAction[] => {
   }
 };
 
-const isLeftAction = (value: unknown): value is LeftAction => {
+/** Whether a value is of the right shape. */
+export const isLeftAction = (value: unknown): value is LeftAction => {
   const { label, writes } = (value ?? {}) as Partial<LeftAction>;
   return (
     typeof label === 'string' &&

@@ -56,6 +56,8 @@ export class Journal implements Readers {
   private readonly left = new Map<Action, LeftAction>();
   /** What was taken over from before the tab was left, and is not begun yet. */
   private unfinished: readonly LeftAction[] = [];
+  /** Keeps what is on its way in the browser's database at once. */
+  private outbox: (actions: readonly LeftAction[]) => void = () => undefined;
   private readonly failure = signal<unknown>(undefined);
 
   /** What was stored last, until the journal has been read again: what undo says is the same all the while. */
@@ -146,6 +148,11 @@ export class Journal implements Readers {
   /** Takes over what this tab showed and could not store before it was left, or another: it is kept until `finish`. */
   takeOver(left: readonly LeftAction[]): void {
     this.unfinished = [...this.unfinished, ...left];
+  }
+
+  /** Has what is on its way kept at once, so that not even a browser that is killed loses it. */
+  keepAtOnce(outbox: (actions: readonly LeftAction[]) => void): void {
+    this.outbox = outbox;
   }
 
   /** Forgets what is kept for a reload: everything has been erased. */
@@ -323,7 +330,10 @@ export class Journal implements Readers {
   private keep(): void {
     // What an older version made is nothing for the data of a newer one.
     const unkept = this.storage.trouble() === 'newer' ? [] : this.unkept.left();
-    keepInFlight([...this.unfinished, ...unkept, ...this.leftPending()]);
+    const pending = this.leftPending();
+    keepInFlight([...this.unfinished, ...unkept, ...pending]);
+    // What is done in memory alone is nothing for the browser's database.
+    if (this.storage.trouble() === undefined) this.outbox([...this.unfinished, ...pending]);
   }
 
   /** What is pending, as it is kept. */
