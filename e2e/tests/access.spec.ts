@@ -40,9 +40,11 @@ test.describe('every view in both themes, wide and on a phone', () => {
               view.name,
             ).toEqual([]);
             if (index === 0) {
-              const { unreached, unshown, stops } = await walk(page);
+              // So is what stands about it: it is walked once, with the first of a group.
+              const { unreached, unshown, stops } = await walk(page, view === group[0] ? 'body' : 'main');
               expect({ unreached, unshown }, view.name).toEqual({ unreached: [], unshown: [] });
-              expect(stops).toBeGreaterThan(view.hasKeys ? 8 : 12);
+              if (view === group[0]) expect(stops).toBeGreaterThan(view.hasKeys ? 8 : 12);
+              else expect(stops).toBeGreaterThan(0);
             }
             for (const width of widths) {
               await page.setViewportSize({ ...viewport, width });

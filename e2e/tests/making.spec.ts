@@ -7,7 +7,7 @@ test('an order by rule: givens, rail, sum for the head, saved with its rule', as
   await page.getByRole('textbox', { name: 'Step' }).fill('3');
   await expect(enumeron.slot(2)).toHaveAccessibleName(/place 2, queen of spades/);
   await page.getByRole('textbox', { name: 'Step' }).fill('13');
-  await expect(page.getByRole('alert')).toContainText('Choose a whole number from 1 to 12');
+  await expect(page.getByRole('alert')).toContainText('Use a whole number from 1 to 12');
   await page.getByRole('textbox', { name: 'Step' }).fill('3');
   await page.getByRole('textbox', { name: 'Name' }).fill('Three-step');
   await page.getByRole('button', { name: 'Save the order' }).click();

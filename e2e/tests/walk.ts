@@ -14,11 +14,11 @@ interface Found {
 const AT_ONCE = 8;
 
 /**
- * Walks the whole page by Tab and notes each stop. Cells of a grid are one stop, whose other cells the arrow
+ * Walks the page, or a part of it, by Tab and notes each stop. Cells of a grid are one stop, whose other cells the arrow
  * keys reach, and so are the radio buttons of a set.
  */
-export const walk = async (page: Page): Promise<Found> => {
-  await page.evaluate(() => {
+export const walk = async (page: Page, within = 'body'): Promise<Found> => {
+  await page.evaluate((part) => {
     const reached = new Set<Element>();
     const unshown: string[] = [];
     const nameOf = (element: Element): string =>
@@ -31,26 +31,35 @@ export const walk = async (page: Page): Promise<Found> => {
     };
     document.addEventListener('focusin', ({ target }) => {
       const element = target as Element;
+      if (!element.closest(part)) return;
       if (!reached.has(element) && !shows(element)) unshown.push(nameOf(element));
       reached.add(element);
     });
     Object.assign(window, { walked: { reached, unshown, nameOf } });
     (document.activeElement as HTMLElement | null)?.blur();
-  });
+  }, within);
   for (let [stops, step, idle] = [-1, 0, 0]; step < 400; step += AT_ONCE) {
+    // Behind the part it begins anew: a lap of it takes no way through the rest of the page.
+    await page.evaluate((part) => {
+      const [holder, focused] = [document.querySelector<HTMLElement>(part), document.activeElement];
+      if (!holder || part === 'body' || (focused !== null && holder.contains(focused))) return;
+      holder.tabIndex = -1;
+      holder.focus();
+    }, within);
     for (let press = 0; press < AT_ONCE; press++) await page.keyboard.press('Tab');
     const reached = await page.evaluate(() => (window as unknown as Walked).walked.reached.size);
     idle = reached === stops ? idle + AT_ONCE : 0;
     if (idle > reached) break;
     stops = reached;
   }
-  return page.evaluate(() => {
+  return page.evaluate((part) => {
     const { reached, unshown, nameOf } = (window as unknown as Walked).walked;
     const controls = [
       ...document.querySelectorAll('a[href], button, input, select, textarea, summary, [tabindex="0"]'),
     ];
     const usable = controls.filter(
       (element) =>
+        element.closest(part) !== null &&
         element.checkVisibility({ visibilityProperty: true }) &&
         !element.matches(':disabled, [aria-hidden=true], [aria-hidden=true] *'),
     );
@@ -70,7 +79,7 @@ export const walk = async (page: Page): Promise<Found> => {
       unshown,
       stops: reached.size,
     };
-  });
+  }, within);
 };
 
 interface Walked {

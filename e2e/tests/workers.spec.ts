@@ -51,7 +51,7 @@ test('300 changes of rooms, each left at once, end where they began', async ({ e
   await enumeron.open('/reckon');
   const session = await page.context().newCDPSession(page);
   await session.send('Performance.enable');
-  await goRound(page, 150);
+  await goRound(page, 90);
   await goTo(page, '/reckon');
   await expect(enumeron.answer()).toBeVisible();
   // What was given up rests, and is forgotten.

@@ -96,8 +96,10 @@ export class Boot {
     this.finishForOthers();
     await askToPersist();
     if (this.isGone()) return;
-    const { Outbox } = await this.scripts.load(() => import('./outbox'));
-    await this.injector.get(Outbox).begin();
+    // Without it a browser that is killed loses more keys; the page is not reloaded for its sake.
+    const outbox = await import('./outbox').catch(() => undefined);
+    if (this.isGone()) return;
+    await (outbox && this.injector.get(outbox.Outbox).begin());
     if (this.isGone()) return;
     const { BackupsStore } = await this.scripts.load(() => import('./backups.store'));
     await this.injector.get(BackupsStore).takeWeekly(new Date());

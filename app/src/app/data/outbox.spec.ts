@@ -4,7 +4,7 @@ import { freshApp, newDatabase, until } from '../../testing/fresh';
 import { PackStore } from '../pack/pack.store';
 import { DRAFTS, DraftRow } from './kinds/drafts';
 import { PACK } from './kinds/pack';
-import { Journal } from './journal';
+import { Journal, REST } from './journal';
 import { Outbox } from './outbox';
 import { TIDEMARK } from './tidemark';
 
@@ -12,19 +12,25 @@ const rowsOf = (db: ReturnType<typeof newDatabase>): Promise<DraftRow[]> =>
   db.rows(DRAFTS).where('subject').equals('in flight').toArray();
 
 test('what is on its way lies in the database until it is stored', async () => {
-  const db = await freshApp();
+  // What is told tap by tap waits for the hand to rest.
+  const db = await freshApp([{ provide: REST, useValue: [300, 600] }]);
   await TestBed.inject(Outbox).begin();
+  let rows: readonly DraftRow[] = [];
+  const come = async (count: number): Promise<void> => {
+    await until(() => {
+      void rowsOf(db).then((found) => (rows = found));
+      return rows.length === count;
+    });
+  };
   const done = TestBed.inject(PackStore).apply({ kind: 'cut', count: 4 });
-  // Asked for right behind: the database keeps the order.
-  const [during] = await rowsOf(db);
-  expect(during.fields).toMatchObject({ actions: [{ label: 'cut 4 cards', writes: [{ kind: 'pack' }] }] });
-  expect(await done).toBe('stored');
-  let left = 1;
-  await until(() => {
-    void rowsOf(db).then((rows) => (left = rows.length));
-    return left === 0;
+  await come(1);
+  expect(rows[0].fields).toMatchObject({
+    actions: [{ label: 'cut 4 cards from the top to the bottom', writes: [{ kind: 'pack' }] }],
   });
-  expect(TestBed.inject(PackStore).offset()).toBe(4);
+  expect((await db.rows(PACK).get('pack'))?.now).toEqual(TIDEMARK.cards);
+  expect(await done).toBe('stored');
+  await come(0);
+  expect((await db.rows(PACK).get('pack'))?.now).toEqual(cut(TIDEMARK.cards, 4));
 });
 
 test('what a tab that is gone had not stored is done by the next, each action once, and its row goes', async () => {

@@ -5,6 +5,7 @@ import { cut } from '@enumeron/core/moves';
 import fixture from '../../testing/database-1.json';
 import { freshApp, newDatabase, provideApp, until } from '../../testing/fresh';
 import { redone, undone } from '../../testing/undo';
+import { Notices } from '../shared/notices';
 import { FactsStore } from '../pack/facts.store';
 import { PackStore } from '../pack/pack.store';
 import { WantedStore } from '../pack/wanted.store';
@@ -777,4 +778,22 @@ test('a database of the version before keeps its rows, and has the new table', a
   expect(await nameOf(tidemark.id)).toBe(tidemark.name);
   await db.rows(SENT).put({ id: 'a', procedure: 'mine', at: 2 });
   expect(await db.rows(SENT).count()).toBe(1);
+});
+
+test('undo takes back what was done last, however long its name is; what cannot be entered is told', async () => {
+  const [journal, pack] = [TestBed.inject(Journal), TestBed.inject(PackStore)];
+  await pack.apply({ kind: 'cut', count: 3 });
+  const wanted = onlyPlace(WANTED);
+  const name = `open ${'x'.repeat(1200)}`;
+  await journal.commit(name, [wanted], () => [{ id: 'wanted', number: 9 }]);
+  expect((await undone())?.startsWith('open xxx')).toBe(true);
+  expect((await db.rows(WANTED).get('wanted'))?.number).toBeUndefined();
+  expect(pack.offset()).toBe(3);
+  // An action whose entry no reader would take is not done at all: undo would take back another.
+  const notices = jest.spyOn(TestBed.inject(Notices), 'stay').mockResolvedValue();
+  const odd = { kind: { ...WANTED, name: '' } as typeof WANTED, key: 'wanted', only: true } as const;
+  expect(await journal.commit('odd', [odd], () => [{ id: 'wanted', number: 8 }])).toBe('nothing');
+  expect(notices).toHaveBeenCalledWith(expect.stringContaining('Not done: odd.'));
+  expect((await db.rows(WANTED).get('wanted'))?.number).toBeUndefined();
+  notices.mockRestore();
 });

@@ -323,6 +323,16 @@ test('steps are moved, cut, copied and pasted by keys, and undone', async () => 
   expect(kept(page.id).steps).toHaveLength(2);
 });
 
+test('a line that is chosen in one procedure is not chosen in the next', async () => {
+  const page = await open(TWO_CUTS);
+  page.find('[data-line="1"]').click();
+  await page.fixture.whenStable();
+  const other = store.add(ANY_SIZE, 'begin');
+  await page.set('id', other);
+  await until(() => page.all('[data-line="1"]').length === 1 && page.all('en-step-fields').length === 0);
+  expect(page.all('[aria-current]')).toEqual([]);
+});
+
 test('a key goes into the step in which one writes, though another tab has taken one out above it', async () => {
   const outs = ['a', 'b', 'c'].map((words) => ({ do: 'out', words }) as const);
   const page = await open({ name: 'A', steps: outs });

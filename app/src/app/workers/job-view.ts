@@ -1,6 +1,6 @@
 import { computed, inject, Signal } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
-import { catchError, concat, map, Observable, of, switchMap, throwError } from 'rxjs';
+import { catchError, concat, defer, map, Observable, of, Subject, switchMap, take, throwError } from 'rxjs';
 import { Notices } from '../shared/notices';
 import { Scripts } from '../shared/scripts';
 import { ArgsOf, JobName, JobView, RUN_JOB } from './jobs';
@@ -49,12 +49,19 @@ export const jobView = <Name extends JobName>(
   });
 };
 
+/** One press tries all that were silent again. */
+const retried = new Subject<void>();
+
 /** Says that nothing was heard, and goes on when that is wanted. */
 const askedAgain = <State>(notices: Notices, again: Observable<State>): Observable<State> =>
-  new Observable<void>((observer) => {
+  defer(() => {
     const says = 'Nothing has been heard of what is worked out for 10 seconds.';
-    void notices.offer(says, 'Try again', () => observer.next(), 0);
-  }).pipe(switchMap(() => again));
+    void notices.offer(says, 'Try again', () => retried.next(), 0);
+    return retried.pipe(
+      take(1),
+      switchMap(() => again),
+    );
+  });
 
 /** What a job ended with, where it has ended. */
 export const answerOf = <Result>(

@@ -156,7 +156,10 @@ export class Desk {
   /** Opens a procedure: at the line that was chosen when the page was reloaded, or at none. */
   open(id: string): void {
     this.id.set(id);
-    this.choose('');
+    // Its steps may not have been read yet.
+    this.chosenLine.set(undefined);
+    this.count.set(1);
+    this.placed.set(undefined);
     const { id: before, line } = this.before;
     this.before = {};
     if (before === id && typeof line === 'string' && isNumbers(pathOf(line)))
