@@ -31,7 +31,7 @@ export const walk = async (page: Page, within = 'body'): Promise<Found> => {
     };
     document.addEventListener('focusin', ({ target }) => {
       const element = target as Element;
-      if (!element.closest(part)) return;
+      if (!element.closest(part) || element.matches(part)) return;
       if (!reached.has(element) && !shows(element)) unshown.push(nameOf(element));
       reached.add(element);
     });
