@@ -14,6 +14,8 @@ const FIELDS = `input:not([type='checkbox'], [type='radio'], [type='file'], [typ
 /** For so long after a reload, in milliseconds, a field is filled again when its room fills it with what is stored. */
 const SETTLING = 3000;
 const OFTEN = 100;
+/** For so long, in milliseconds, a field that was left is waited for. */
+const LONGEST = 30_000;
 
 const isField = (target: EventTarget | null): target is Field =>
   target instanceof Element && target.matches(FIELDS);
@@ -113,6 +115,10 @@ export const keepTypedTexts = (document: Document): void => {
 const bringBack = (document: Document, awaited: Map<string, Typed>): void => {
   const filled = new Map<Field, string>();
   const began = performance.now();
+  let last = began;
+  let isTouched = false;
+  for (const event of ['keydown', 'pointerdown'])
+    document.addEventListener(event, () => (isTouched = true), { capture: true, once: true });
   const look = (): void => {
     const here = [...awaited].filter(([, { path }]) => path === location.pathname);
     const summaries = new Set(here.flatMap(([, { inside }]) => inside));
@@ -122,13 +128,19 @@ const bringBack = (document: Document, awaited: Map<string, Typed>): void => {
           details.setAttribute('open', '');
     const wanted = new Map(here);
     for (const field of document.querySelectorAll<Field>(FIELDS)) {
-      const text = filled.get(field) ?? wanted.get(keyIn(document, field))?.text;
+      const key = keyIn(document, field);
+      const text = filled.get(field) ?? wanted.get(key)?.text;
       if (text === undefined || isKept(field)) continue;
-      // What was stored may have come into it meanwhile; what the user has typed by now is newer.
-      if (field.value !== text && (document.activeElement !== field || !filled.has(field))) fill(field, text);
+      // What was stored may have come into it meanwhile; what the user has done by now is newer.
+      if (field.value !== text && (!isTouched || !filled.has(field))) fill(field, text);
+      awaited.delete(key);
+      if (!filled.has(field)) last = performance.now();
       filled.set(field, text);
     }
-    if (performance.now() - began < SETTLING) setTimeout(look, OFTEN);
+    const now = performance.now();
+    // A field may come long after the page, on a slow machine.
+    const isAwaited = here.length > 0 && now - began < LONGEST;
+    if (isAwaited || now - last < SETTLING) setTimeout(look, OFTEN);
   };
   setTimeout(look);
 };
