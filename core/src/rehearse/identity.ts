@@ -34,8 +34,24 @@ export const numbered = (steps: readonly Step[], numbers: readonly number[] = []
     const number = given[index++];
     const own = number === undefined || taken.has(number) ? next++ : number;
     taken.add(own);
-    return { ...step, [NUMBER]: own };
+    return withNumber(step, own);
   });
+};
+
+/**
+ * What a step was made into, and of what it was made: what has not changed is the same thing again, so that whoever shows
+ * a thousand steps need not look at them anew at each key.
+ */
+const [NUMBERED, PLAIN] = [new WeakMap<Step, Step>(), new WeakMap<Step, Step>()];
+
+const withNumber = (step: Step, number: number): Step => {
+  if (numberOf(step) === number) return step;
+  const before = NUMBERED.get(step);
+  if (before && numberOf(before) === number) return before;
+  const made = { ...step, [NUMBER]: number };
+  NUMBERED.set(step, made);
+  PLAIN.set(made, step);
+  return made;
 };
 
 /** The numbers of steps in the order in which they stand; undefined for one that has none. */
@@ -44,7 +60,7 @@ export const numbersOf = (steps: readonly Step[]): readonly (number | undefined)
 
 /** Steps as they stand in a file. */
 export const unnumbered = (steps: readonly Step[]): readonly Step[] =>
-  eachStep(steps, (step) => without(step, NUMBER));
+  eachStep(steps, (step) => PLAIN.get(step) ?? without(step, NUMBER));
 
 /** The number of the step at a path. */
 export const numberAt = (steps: readonly Step[], path: Path): number | undefined => {
