@@ -37,6 +37,11 @@ export const sayTimesIn100 = (share: number, places = 1): string => {
   return said === undefined ? sayShare(share) : `${said} times in 100`;
 };
 
-/** Between which two an estimate lies: `47.6 and 49.6 %`. */
-export const sayBetween = (low: number, high: number): string =>
-  `${sayShare(low).replace(/ %$/, '')} and ${sayShare(high)}`;
+const sayBoth = (low: number, high: number, word: string): string =>
+  `${sayShare(low).replace(/ %$/, '')} ${word} ${sayShare(high)}`;
+
+/** Between which two an estimate lies, behind *between*: `47.6 and 49.6 %`. */
+export const sayBetween = (low: number, high: number): string => sayBoth(low, high, 'and');
+
+/** The same by itself: `47.6 to 49.6 %`. */
+export const sayInterval = (low: number, high: number): string => sayBoth(low, high, 'to');

@@ -11,7 +11,7 @@ import { KnownFact, Reckoned, reckoned, unreckoned } from '../reckoning';
 import { bankInPack } from './bankInPack';
 import { cutChances, drawFrom } from '../../odds/cutChances';
 import { Estimate, estimate } from '../../odds/interval';
-import { sayBetween, sayShare, sayTimesIn100 } from '../../odds/sayShare';
+import { sayInterval, sayShare, sayTimesIn100 } from '../../odds/sayShare';
 import { Values } from '../../form/field';
 import { cardField, num, numberField, setupField } from '../../form/fields';
 import { bankOf, ofBank, Pattern } from './pattern';
@@ -321,7 +321,7 @@ export const reckonKeyCard = (
       ...(toDeal ? ['They deal singly, stop, look at the next card, and drop the dealt cards on it.'] : []),
       sure
         ? `After ${riffles} ${riffles === 1 ? 'riffle' : 'riffles'} it is theirs ${sayTimesIn100(sure.share)} ` +
-          `(${sayBetween(sure.low, sure.high)}, ${countOf(sure.tries, 'pack')}).`
+          `(${sayInterval(sure.low, sure.high)}, ${countOf(sure.tries, 'pack')}).`
         : 'Riffling packs …',
       ...missed.notes,
     ],
@@ -330,7 +330,7 @@ export const reckonKeyCard = (
       ...(toDeal ? [] : [{ words: side === 'below' ? 'Below it' : 'Above it', card }]),
       ...estimates.map(({ share, low, high }, index) => ({
         words: `After ${index + 1} ${index === 0 ? 'riffle' : 'riffles'}`,
-        value: `${sayShare(share)} (${sayBetween(low, high)})`,
+        value: `${sayShare(share)} (${sayInterval(low, high)})`,
       })),
       ...missed.known,
       { words: 'Distance from shuffled', value: riffleDistance(now.length, riffles).toFixed(3) },
