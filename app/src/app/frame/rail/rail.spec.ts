@@ -1,7 +1,7 @@
-import { ComponentFixture, TestBed } from '@angular/core/testing';
+import { ComponentFixture, DeferBlockBehavior, DeferBlockState, TestBed } from '@angular/core/testing';
 import { parseCard } from '@enumeron/core/deck';
 import { cut } from '@enumeron/core/moves';
-import { freshApp } from '../../../testing/fresh';
+import { freshApp, until } from '../../../testing/fresh';
 import { onPhone } from '../../../testing/phone';
 import { render } from '../../../testing/render';
 import { sampleOrders } from '../../data/sample';
@@ -152,4 +152,18 @@ describe('the strip of a phone', () => {
     await rail.click('Fold the rail');
     expect(rail.all('.slot')).toHaveLength(0);
   });
+});
+
+test('a slot that is pressed before its menu has come opens it when it comes', async () => {
+  TestBed.configureTestingModule({ deferBlockBehavior: DeferBlockBehavior.Manual });
+  await freshApp();
+  const { fixture, find } = await render(Rail);
+  find('button[data-cell]').click();
+  await fixture.whenStable();
+  expect(document.querySelector('.mat-mdc-menu-item')).toBeNull();
+  for (const block of await fixture.getDeferBlocks()) await block.render(DeferBlockState.Complete);
+  await fixture.whenStable();
+  await until(
+    () => document.querySelector('.mat-mdc-menu-item')?.textContent.includes('A♣ is wanted') === true,
+  );
 });

@@ -1,9 +1,12 @@
 import {
+  afterNextRender,
   ChangeDetectionStrategy,
   Component,
   computed,
+  effect,
   ElementRef,
   inject,
+  Injector,
   signal,
   viewChild,
 } from '@angular/core';
@@ -33,6 +36,7 @@ const NO_MARKS: Marks = new Map();
 })
 export class Rail {
   protected readonly pack = inject(PackStore);
+  private readonly injector = inject(Injector);
   private readonly marks = inject(RailMarks).marks;
   protected readonly preview = inject(RailPreview).preview;
   protected readonly guesses = inject(RailGuess).guesses;
@@ -48,6 +52,8 @@ export class Rail {
   private readonly slotsBox = viewChild<ElementRef<HTMLElement>>('box');
   /** Its script comes a moment after the first screen. */
   private readonly menu = viewChild<SlotMenu>('menu');
+  /** The slot that was pressed and whose menu is not open yet. */
+  private readonly pressed = signal<Slot | undefined>(undefined);
 
   /** Where the seam is held while it is dragged: after so many cards. */
   protected readonly held = signal<number | undefined>(undefined);
@@ -73,10 +79,25 @@ export class Rail {
     (this.preview() ?? this.guesses()) ? undefined : seamOf(this.pack.home(), this.shown()),
   );
 
+  constructor() {
+    effect(() => {
+      const [menu, slot] = [this.menu(), this.pressed()];
+      if (!menu || !slot) return;
+      // One that has just come does not open before it has been drawn.
+      afterNextRender(
+        () => {
+          this.pressed.set(undefined);
+          menu.open(slot);
+        },
+        { injector: this.injector },
+      );
+    });
+  }
+
   protected openMenu(slot: Slot): void {
     if (this.preview() ?? this.guesses()) return;
     this.asked.set(slot.place - 1);
-    this.menu()?.open(slot);
+    this.pressed.set(slot);
   }
 
   /** Back to the slot that the menu was about, wherever its card lies by now. */

@@ -1,6 +1,9 @@
-import { afterRenderEffect, DestroyRef, inject, Injector } from '@angular/core';
+import { afterRenderEffect, computed, DestroyRef, inject, Injector } from '@angular/core';
 import type { DragRef, DropListRef } from '@angular/cdk/drag-drop';
 import { Scripts } from '../../shared/scripts';
+
+/** So long there have been no other lines, in milliseconds, before they can be dragged. */
+const REST = 200;
 
 /** What lines of a list are dragged by, and where they are dropped. */
 export interface Dragged {
@@ -43,11 +46,15 @@ export const dragLines = ({ list, key, dropped }: Dragged): void => {
     });
     drop = place;
   };
+  const lines = computed(key);
   afterRenderEffect({
-    read: () => {
-      key();
-      // One cannot drag without it; all else works.
-      begin().catch((error: unknown) => console.warn(error));
+    read: (onCleanup) => {
+      lines();
+      const resting = setTimeout(() => {
+        // One cannot drag without it; all else works.
+        begin().catch((error: unknown) => console.warn(error));
+      }, REST);
+      onCleanup(() => clearTimeout(resting));
     },
   });
   inject(DestroyRef).onDestroy(() => {

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { whoOf } from '@enumeron/core/file/rehearse/sentence';
 import { Desk } from '../desk/desk.store';
+import { linesInTurn } from './lines-in-turn';
 import { StepSentence } from './step-sentence';
 
 /** The steps to be read, until what writes them has come. */
@@ -9,7 +10,7 @@ import { StepSentence } from './step-sentence';
   imports: [StepSentence],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<div role="list" aria-label="Steps">
-    @for (line of desk.lines(); track line.key) {
+    @for (line of lines(); track line.key) {
       <div role="listitem" class="line {{ line.kind }}" [style.--depth]="line.depth">
         @if (line.kind === 'step') {
           <span class="number">{{ line.path }}</span>
@@ -24,6 +25,7 @@ import { StepSentence } from './step-sentence';
   styleUrl: './step-list.scss',
 })
 export class StepLines {
-  protected readonly desk = inject(Desk);
+  private readonly desk = inject(Desk);
+  protected readonly lines = linesInTurn(this.desk.lines);
   protected readonly who = whoOf;
 }

@@ -20,6 +20,7 @@ import { Proving } from '../prove/proving.store';
 import { Desk, Wanted } from '../desk/desk.store';
 import { AddStep } from './add-step';
 import { dragLines } from './drag-lines';
+import { linesInTurn } from './lines-in-turn';
 import { StepFields } from './step-fields';
 import { StepSentence } from './step-sentence';
 
@@ -45,6 +46,15 @@ export class StepList {
   protected readonly here = computed(() => this.acting.scene()?.path ?? '');
   protected readonly who = whoOf;
   private readonly list = viewChild.required<ElementRef<HTMLElement>>('list');
+  /** Drawn by now: at least up to where one is. */
+  protected readonly lines = linesInTurn(
+    this.desk.lines,
+    () => 1 + this.desk.lines().findIndex(({ path }) => path === this.wantedLine()),
+  );
+  private readonly wantedLine = computed(() => {
+    const wanted = this.desk.wanted();
+    return wanted && 'path' in wanted ? wanted.path : this.desk.chosen();
+  });
   /** The lines of all chosen steps. */
   protected readonly isChosen = computed(() => {
     const all = pathsFrom(pathOf(this.desk.chosen()), this.desk.count());
@@ -55,8 +65,7 @@ export class StepList {
     dragLines({
       list: () => this.list().nativeElement,
       key: () =>
-        this.desk
-          .lines()
+        this.lines()
           .map(({ path, key }) => `${path} ${key}`)
           .join(),
       dropped: (path, index) => this.desk.drop(path, index),
