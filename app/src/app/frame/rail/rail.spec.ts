@@ -117,6 +117,20 @@ describe('the rail', () => {
   });
 });
 
+test('a slot that is pressed before its menu has come opens it when it comes', async () => {
+  TestBed.configureTestingModule({ deferBlockBehavior: DeferBlockBehavior.Manual });
+  await freshApp();
+  const { fixture, find } = await render(Rail);
+  find('button[data-cell]').click();
+  await fixture.whenStable();
+  expect(document.querySelector('.mat-mdc-menu-item')).toBeNull();
+  for (const block of await fixture.getDeferBlocks()) await block.render(DeferBlockState.Complete);
+  await fixture.whenStable();
+  await until(
+    () => document.querySelector('.mat-mdc-menu-item')?.textContent.includes('A♣ is wanted') === true,
+  );
+});
+
 describe('the strip of a phone', () => {
   const marked = new Map([
     [17, ['wanted'] as const],
@@ -152,18 +166,4 @@ describe('the strip of a phone', () => {
     await rail.click('Fold the rail');
     expect(rail.all('.slot')).toHaveLength(0);
   });
-});
-
-test('a slot that is pressed before its menu has come opens it when it comes', async () => {
-  TestBed.configureTestingModule({ deferBlockBehavior: DeferBlockBehavior.Manual });
-  await freshApp();
-  const { fixture, find } = await render(Rail);
-  find('button[data-cell]').click();
-  await fixture.whenStable();
-  expect(document.querySelector('.mat-mdc-menu-item')).toBeNull();
-  for (const block of await fixture.getDeferBlocks()) await block.render(DeferBlockState.Complete);
-  await fixture.whenStable();
-  await until(
-    () => document.querySelector('.mat-mdc-menu-item')?.textContent.includes('A♣ is wanted') === true,
-  );
 });
