@@ -1,5 +1,5 @@
 import { EnvironmentProviders, Provider } from '@angular/core';
-import { TestBed } from '@angular/core/testing';
+import { DeferBlockBehavior, TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { Boot } from '../app/data/boot';
 import { Database } from '../app/data/database';
@@ -38,8 +38,9 @@ export const provideApp = (
 export const freshApp = async (
   providers: (Provider | EnvironmentProviders)[] = [],
   db = newDatabase(),
+  deferBlockBehavior = DeferBlockBehavior.Playthrough,
 ): Promise<Database> => {
-  TestBed.configureTestingModule({ providers: provideApp(db, providers) });
+  TestBed.configureTestingModule({ providers: provideApp(db, providers), deferBlockBehavior });
   // What the application of the test before still has to write is its own.
   await until(() => leftInFlight().length === 0);
   forgetActs();

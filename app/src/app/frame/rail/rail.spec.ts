@@ -118,8 +118,7 @@ describe('the rail', () => {
 });
 
 test('a slot that is pressed before its menu has come opens it when it comes', async () => {
-  TestBed.configureTestingModule({ deferBlockBehavior: DeferBlockBehavior.Manual });
-  await freshApp();
+  await freshApp([], undefined, DeferBlockBehavior.Manual);
   const { fixture, find } = await render(Rail);
   find('button[data-cell]').click();
   await fixture.whenStable();
