@@ -266,6 +266,31 @@ test('a job that is given up is stopped, and its worker can be lent again; whoev
   await until(() => gaveUp === 2);
 });
 
+test('a worker that was ended is asked nothing more, though what it said comes late', async () => {
+  let report: (progress: unknown) => void = () => undefined;
+  let joined = 0;
+  const one: Partial<Jobs> = {
+    split: () => Promise.resolve([1, 2]),
+    join: () => Promise.resolve({ tries: ++joined, hits: [] }),
+    run: (_name, _args, tell) => {
+      report = tell;
+      tell({ tries: 0, hits: [] });
+      return new Promise(() => undefined);
+    },
+  };
+  const offered = (): Lender<Jobs> => ({
+    ...lender()(),
+    lend: () => Promise.resolve({ ...worker(), ...one }),
+  });
+  let told = 0;
+  const running = runOn(offered, 1)('key card', keyCard).subscribe(() => told++);
+  await until(() => told > 0);
+  running.unsubscribe();
+  const before = joined;
+  report({ tries: 1, hits: [] });
+  expect(joined).toBe(before);
+});
+
 test('a worker that says nothing is given up: at once where it never did, or from its last sign on', async () => {
   const silent = (part: Partial<Jobs>) => (): Lender<Jobs> => ({
     ...lender()(),

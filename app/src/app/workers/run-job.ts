@@ -60,13 +60,17 @@ const runParts = async (
   const [first] = workers;
   const join: Jobs['join'] = (...asked) => first.join(...asked);
   const progressed = progressOf(name, parts.length, { join }, report);
+  // Workers of a job that is given up may have been ended: they are asked nothing more.
+  const tell = async (part: number, progress: unknown): Promise<void> => {
+    if (!isGivenUp()) await progressed(part, progress);
+  };
   const results: unknown[] = [];
   let next = 0;
   const work = async (worker: Jobs): Promise<void> => {
     while (next < parts.length && !isGivenUp()) {
       const part = next++;
-      results[part] = await worker.run(name, parts[part], (progress) => void progressed(part, progress));
-      if (parts.length > 1 && !isGivenUp()) await progressed(part, results[part]);
+      results[part] = await worker.run(name, parts[part], (progress) => void tell(part, progress));
+      if (parts.length > 1) await tell(part, results[part]);
     }
   };
   const spare = parts.length > workers.length ? more(work) : undefined;
