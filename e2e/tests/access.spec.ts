@@ -1,6 +1,7 @@
-import AxeBuilder from '@axe-core/playwright';
 import { Page } from '@playwright/test';
+import { faultsIn } from './axe';
 import { expect, test } from './enumeron';
+import { settled } from './settled';
 import { smallTargets } from './targets';
 import { GROUPS, openView, VIEWS } from './views';
 import { walk } from './walk';
@@ -23,22 +24,16 @@ test.describe('every view in both themes, wide and on a phone', () => {
       enumeron,
       page,
     }) => {
-      test.slow();
+      test.setTimeout(180_000);
       for (const view of group)
         for (const [index, { colorScheme, viewport, widths }] of LOOKS.entries())
           await test.step(`${view.name}, ${colorScheme}`, async () => {
             await page.emulateMedia({ colorScheme });
             await page.setViewportSize(viewport);
             if (index === 0) await openView(enumeron, view);
-            else await page.waitForTimeout(300);
+            else await settled(page);
             // The frame is the same in every view: it is looked at once, with the first.
-            // Its older way needs no second page; there are no frames within the page that it would miss.
-            const axe = new AxeBuilder({ page }).setLegacyMode(true).options({ resultTypes: ['violations'] });
-            const { violations } = await (view === VIEWS[0] ? axe : axe.include('main')).analyze();
-            expect(
-              violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html).join('\n')}`),
-              view.name,
-            ).toEqual([]);
+            expect(await faultsIn(page, view === VIEWS[0] ? 'html' : 'main'), view.name).toEqual([]);
             if (index === 0) {
               // So is what stands about it: it is walked once, with the first of a group.
               const { unreached, unshown, stops } = await walk(page, view === group[0] ? 'body' : 'main');
@@ -62,13 +57,10 @@ test.describe('every view in both themes, wide and on a phone', () => {
 test('axe finds nothing in the help, the open ask line and a slot’s menu', async ({ enumeron, page }) => {
   await enumeron.open();
   const check = async (): Promise<void> => {
-    await page.waitForTimeout(400);
+    await settled(page);
     // A combobox's list hangs at the end of the page, owned by its field and not by a landmark.
-    const { violations } = await new AxeBuilder({ page })
-      .include('.cdk-overlay-container')
-      .disableRules('region')
-      .analyze();
-    expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0].html}`)).toEqual([]);
+    const rules = { region: { enabled: false } };
+    expect(await faultsIn(page, '.cdk-overlay-container', { rules })).toEqual([]);
   };
   await page.keyboard.press('/');
   await page.keyboard.type('7');
@@ -114,7 +106,7 @@ for (const colorScheme of ['light', 'dark'] as const)
       // Wanted and number apart, then on one slot; seen; the whole out of step.
       for (const asked of ['7D 15', '7D 20', 'face KH', '7D 17', 'deal 9', '9D 30']) {
         await enumeron.ask(asked);
-        await page.waitForTimeout(300);
+        await settled(page);
         expect(await leastContrast(page), asked).toBeGreaterThan(4.5);
       }
       await enumeron.open('/reckon/two-cuts');

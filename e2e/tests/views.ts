@@ -1,5 +1,6 @@
 import { Page } from '@playwright/test';
 import { Enumeron, goTo } from './enumeron';
+import { settled } from './settled';
 
 /** A main view of the application, and what is typed into the ask line before it is looked at. */
 export interface View {
@@ -144,7 +145,7 @@ export const VIEWS: readonly View[] = [
 ];
 
 /** How many views one page goes through: few enough for a test's time on a slow machine. */
-const FEW = 4;
+const FEW = 6;
 export const GROUPS = Array.from({ length: Math.ceil(VIEWS.length / FEW) }, (_, index) =>
   VIEWS.slice(index * FEW, (index + 1) * FEW),
 );
@@ -160,5 +161,5 @@ export const openView = async (
   for (const text of ask) await enumeron.ask(text);
   await fill?.(enumeron.page);
   if (!hasKeys) await enumeron.page.keyboard.press('Escape');
-  await enumeron.page.waitForTimeout(300);
+  await settled(enumeron.page);
 };

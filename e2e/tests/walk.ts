@@ -7,18 +7,45 @@ interface Found {
   readonly stops: number;
 }
 
-/**
- * So many presses of Tab are done before it is looked whether they reached anything new. A whole lap without is the end:
- * what shows only when its line is reached is there in the next, since these presses come faster than a frame.
- */
+/** So many presses of Tab are done before it is looked what they reached. */
 const AT_ONCE = 8;
 
 /**
- * Walks the page, or a part of it, by Tab and notes each stop. Cells of a grid are one stop, whose other cells the arrow
- * keys reach, and so are the radio buttons of a set.
+ * Walks the page, or a part of it, by Tab and notes each stop, until all is reached or a whole lap reaches nothing new.
+ * Cells of a grid are one stop, whose other cells the arrow keys reach, and so are the radio buttons of a set.
  */
 export const walk = async (page: Page, within = 'body'): Promise<Found> => {
-  await page.evaluate((part) => {
+  await begin(page, within);
+  let found = await look(page);
+  for (let [presses, idle] = [0, 0]; presses < 400 && idle <= found.stops; presses += AT_ONCE) {
+    await goInto(page, within);
+    await Promise.all(Array.from({ length: AT_ONCE }, () => page.keyboard.press('Tab')));
+    const now = await look(page);
+    idle = now.stops === found.stops ? idle + AT_ONCE : 0;
+    found = now;
+    if (found.unreached.length === 0) break;
+  }
+  return found;
+};
+
+/** Behind the part it begins anew: a lap of it takes no way through the rest of the page. */
+const goInto = (page: Page, within: string): Promise<void> =>
+  page.evaluate((part) => {
+    const [holder, focused] = [document.querySelector<HTMLElement>(part), document.activeElement];
+    if (!holder || part === 'body' || (focused !== null && holder.contains(focused))) return;
+    holder.tabIndex = -1;
+    holder.focus();
+  }, within);
+
+/** What has been reached by now; what shows only when its line is reached has been drawn. */
+const look = (page: Page): Promise<Found> =>
+  page.evaluate(async () => {
+    await new Promise((resolve) => requestAnimationFrame(() => setTimeout(resolve)));
+    return (window as unknown as Walked).walked();
+  });
+
+const begin = (page: Page, within: string): Promise<void> =>
+  page.evaluate((part) => {
     const reached = new Set<Element>();
     const unshown: string[] = [];
     const nameOf = (element: Element): string =>
@@ -29,40 +56,10 @@ export const walk = async (page: Page, within = 'body'): Promise<Found> => {
       const { outlineStyle, boxShadow } = getComputedStyle(element);
       return outlineStyle !== 'none' || boxShadow !== 'none';
     };
-    document.addEventListener('focusin', ({ target }) => {
-      const element = target as Element;
-      if (!element.closest(part) || element.matches(part)) return;
-      if (!reached.has(element) && !shows(element)) unshown.push(nameOf(element));
-      reached.add(element);
-    });
-    Object.assign(window, { walked: { reached, unshown, nameOf } });
-    (document.activeElement as HTMLElement | null)?.blur();
-  }, within);
-  for (let [stops, step, idle] = [-1, 0, 0]; step < 400; step += AT_ONCE) {
-    // Behind the part it begins anew: a lap of it takes no way through the rest of the page.
-    await page.evaluate((part) => {
-      const [holder, focused] = [document.querySelector<HTMLElement>(part), document.activeElement];
-      if (!holder || part === 'body' || (focused !== null && holder.contains(focused))) return;
-      holder.tabIndex = -1;
-      holder.focus();
-    }, within);
-    for (let press = 0; press < AT_ONCE; press++) await page.keyboard.press('Tab');
-    const reached = await page.evaluate(() => (window as unknown as Walked).walked.reached.size);
-    idle = reached === stops ? idle + AT_ONCE : 0;
-    if (idle > reached) break;
-    stops = reached;
-  }
-  return page.evaluate((part) => {
-    const { reached, unshown, nameOf } = (window as unknown as Walked).walked;
-    const controls = [
-      ...document.querySelectorAll('a[href], button, input, select, textarea, summary, [tabindex="0"]'),
-    ];
-    const usable = controls.filter(
-      (element) =>
-        element.closest(part) !== null &&
-        element.checkVisibility({ visibilityProperty: true }) &&
-        !element.matches(':disabled, [aria-hidden=true], [aria-hidden=true] *'),
-    );
+    const isUsable = (element: Element): boolean =>
+      element.closest(part) !== null &&
+      element.checkVisibility({ visibilityProperty: true }) &&
+      !element.matches(':disabled, [aria-hidden=true], [aria-hidden=true] *');
     const groupOf = (element: Element): Element[] => {
       if (element.matches('[data-cell]'))
         return [...(element.closest('[role]:not([data-cell]), nav')?.querySelectorAll('[data-cell]') ?? [])];
@@ -72,20 +69,25 @@ export const walk = async (page: Page, within = 'body'): Promise<Found> => {
         ? [...document.querySelectorAll(`[name="${(element as HTMLInputElement).name}"]`)]
         : [];
     };
-    return {
-      unreached: usable
-        .filter((element) => !reached.has(element) && !groupOf(element).some((each) => reached.has(each)))
-        .map(nameOf),
-      unshown,
-      stops: reached.size,
+    const isReached = (element: Element): boolean =>
+      reached.has(element) || groupOf(element).some((each) => reached.has(each));
+    document.addEventListener('focusin', ({ target }) => {
+      const element = target as Element;
+      if (!element.closest(part) || element.matches(part)) return;
+      if (!reached.has(element) && !shows(element)) unshown.push(nameOf(element));
+      reached.add(element);
+    });
+    const walked = (): Found => {
+      const controls = [
+        ...document.querySelectorAll('a[href], button, input, select, textarea, summary, [tabindex="0"]'),
+      ].filter(isUsable);
+      const unreached = controls.filter((element) => !isReached(element)).map(nameOf);
+      return { unreached, unshown, stops: reached.size };
     };
+    Object.assign(window, { walked });
+    (document.activeElement as HTMLElement | null)?.blur();
   }, within);
-};
 
 interface Walked {
-  readonly walked: {
-    readonly reached: Set<Element>;
-    readonly unshown: string[];
-    readonly nameOf: (element: Element) => string;
-  };
+  walked(): Found;
 }
