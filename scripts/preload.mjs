@@ -23,7 +23,7 @@ const scriptLinks = (folder) => {
   const first = [...closure(outputs, outputOf(outputs, 'src/main.ts'))]
     .filter((name) => name.endsWith('.js'))
     .sort((a, b) => outputs[b].bytes - outputs[a].bytes);
-  const storage = [...closure(outputs, outputOf(outputs, 'src/app/data/database.ts'))].filter(
+  const storage = [...closure(outputs, outputOf(outputs, 'src/app/database.ts'))].filter(
     (name) => name.endsWith('.js') && !first.includes(name),
   );
   return [...first, ...storage].map((name) => `<link rel="modulepreload" href="${name}">`);

@@ -24,8 +24,8 @@ const limitOf = (source) =>
       : ROOM;
 
 /** What is loaded behind the first painting. */
-const STORAGE = 'src/app/data/database.ts';
-const BEHIND_SOURCES = [STORAGE, 'src/app/data/check.ts'];
+const STORAGE = 'src/app/database.ts';
+const BEHIND_SOURCES = [STORAGE, 'src/app/storage/check.ts'];
 
 /** The outputs that are loaded when they are wanted: each that is imported so, and the workers. */
 const lazy = (outputs) => {

@@ -12,14 +12,14 @@ import { sentAs } from '@enumeron/core/file/rehearse/sent';
 import { WORKED } from '@enumeron/core/file/rehearse/worked/worked';
 import fc from 'fast-check';
 import { IDBKeyRange, indexedDB } from 'fake-indexeddb';
-import { makeBackup, parseBackup, RowsByKind } from '../src/app/data/backup-file';
-import { readRow } from '../src/app/data/check';
-import { Database } from '../src/app/data/database';
-import { Kind, migrated } from '../src/app/data/kind';
-import { DATA_VERSION, kindNamed, KINDS } from '../src/app/data/kinds';
-import { ORDERS } from '../src/app/data/kinds/orders';
-import { ORDER_FILES, readOrderFile } from '../src/app/data/order-files';
-import { sampleOrders } from '../src/app/data/sample';
+import { makeBackup, parseBackup, RowsByKind } from '../src/app/nouns/backups/backup-file';
+import { readRow } from '../src/app/storage/check';
+import { databaseOf } from '../src/app/database';
+import { Kind, migrated } from '../src/app/storage/kind';
+import { DATA_VERSION, kindNamed, KINDS } from '../src/app/nouns/kinds';
+import { ORDERS } from '../src/app/nouns/orders/orders.kind';
+import { ORDER_FILES, readOrderFile } from '../src/app/nouns/orders/order-files';
+import { sampleOrders } from '../src/app/nouns/orders/sample';
 import { imagesCsv, parseImagesCsv } from '../src/app/learn/files/images-csv';
 import { ROWS } from '../src/testing/kind-rows';
 
@@ -152,7 +152,7 @@ const complain = (what: keyof typeof counts, text: string, error?: unknown): voi
   console.error(`${what}: ${text.slice(0, 200)}`, error ?? '');
 };
 
-const db = new Database('fuzz', { indexedDB, IDBKeyRange });
+const db = databaseOf('fuzz', { indexedDB, IDBKeyRange });
 
 const dump = async (): Promise<string> => {
   const all = await Promise.all(KINDS.map(async (kind) => [kind.name, await db.table(kind.table).toArray()]));

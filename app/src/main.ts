@@ -2,7 +2,7 @@ import { bootstrapApplication } from '@angular/platform-browser';
 import { appConfig } from './app/app.config';
 import { fetchAhead } from './app/app.routes';
 import { Shell } from './app/frame/shell';
-import { idleInTime } from './app/shared/idle';
+import { idleInTime } from './app/platform/idle';
 
 idleInTime();
 fetchAhead(location.pathname);

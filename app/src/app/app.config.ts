@@ -15,18 +15,20 @@ import {
   withPreloading,
 } from '@angular/router';
 import { ROUTES } from './app.routes';
-import { BACKUP_WORK, backupOnPage } from './data/backup-work';
-import { Boot } from './data/boot';
-import { ROOM_SAMPLES } from './data/samples';
+import { BACKUP_WORK, backupOnPage } from './nouns/backups/backup-work';
+import { Boot } from './boot';
+import { ROOM_SAMPLES } from './storage/samples';
 import { drawAtOnce } from './frame/draw-at-once';
 import { fontsReady } from './frame/fonts';
-import { backupInWorker } from './workers/backup.host';
-import { RUN_JOB } from './workers/jobs';
-import { runLater } from './workers/run-later';
+import { backupInWorker } from './nouns/backups/backup.host';
+import { makeDatabaseLater } from './make-database';
+import { MAKE_DATABASE } from './storage/storage';
+import { RUN_JOB } from './platform/workers/jobs';
+import { runLater } from './platform/workers/run-later';
 import { PreloadWhenIdle } from './preload';
 import { ROOMS } from './rooms';
-import { Scripts } from './shared/scripts';
-import { keepTypedTextsLater } from './shared/typed-texts-later';
+import { Scripts } from './platform/scripts';
+import { keepTypedTextsLater } from './platform/typed-texts-later';
 
 export const appConfig: ApplicationConfig = {
   providers: [
@@ -42,6 +44,7 @@ export const appConfig: ApplicationConfig = {
     // A part that is shown again finds its styles: to take them out and in costs the whole page a look at every rule.
     { provide: REMOVE_STYLES_ON_COMPONENT_DESTROY, useValue: false },
     { provide: ROOM_SAMPLES, useValue: ROOMS },
+    { provide: MAKE_DATABASE, useFactory: makeDatabaseLater },
     { provide: RUN_JOB, useValue: runLater },
     { provide: BACKUP_WORK, useFactory: () => backupInWorker(backupOnPage()) },
     provideEnvironmentInitializer(drawAtOnce),

@@ -1,6 +1,6 @@
 import { Route, Routes } from '@angular/router';
 import { FIRST_ROOM, ROOMS, roomAt } from './rooms';
-import { Room } from './shared/room';
+import { Room } from './room';
 
 const routeOf = ({ name, path, load }: Room): Route => {
   const title = `${name} · Enumeron`;

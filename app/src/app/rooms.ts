@@ -1,9 +1,9 @@
 import { ARRANGE } from './arrange/room';
-import { Line } from './data/kind';
+import { Line } from './storage/kind';
 import { LEARN } from './learn/room';
 import { RECKON } from './reckon/room';
 import { REHEARSE } from './rehearse/room';
-import { Room, Told } from './shared/room';
+import { Room, Told } from './room';
 import { WEAVE } from './weave/room';
 
 /** The rooms that exist, in the order of the work. */

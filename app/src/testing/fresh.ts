@@ -1,22 +1,23 @@
 import { EnvironmentProviders, Provider } from '@angular/core';
 import { DeferBlockBehavior, TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
-import { Boot } from '../app/data/boot';
-import { Database } from '../app/data/database';
-import { leftInFlight } from '../app/data/in-flight';
-import { Journal, REST } from '../app/data/journal';
-import { Reader } from '../app/data/reader';
+import { Boot } from '../app/boot';
+import { databaseOf } from '../app/database';
+import type { Database } from '../app/storage/database';
+import { leftInFlight } from '../app/storage/in-flight';
+import { Journal, REST } from '../app/storage/journal';
+import { Reader } from '../app/storage/reader';
 import { ARRANGE } from '../app/arrange/room';
-import { ROOM_SAMPLES } from '../app/data/samples';
-import { MAKE_DATABASE } from '../app/data/storage';
-import { RUN_JOB } from '../app/workers/jobs';
-import { forgetActs } from '../app/shared/once';
+import { ROOM_SAMPLES } from '../app/storage/samples';
+import { MAKE_DATABASE } from '../app/storage/storage';
+import { RUN_JOB } from '../app/platform/workers/jobs';
+import { forgetActs } from '../app/platform/once';
 import { runHere } from './jobs';
 
 let count = 0;
 
 /** A database of its own in memory. */
-export const newDatabase = (): Database => new Database(`test-${(count++).toString()}`);
+export const newDatabase = (): Database => databaseOf(`test-${(count++).toString()}`);
 
 /** The application's services over a database; another one is made where storage is in trouble. */
 export const provideApp = (

@@ -1,7 +1,7 @@
 import { JobRule, runJob } from '@enumeron/core/job';
 import { JOBS } from '@enumeron/core/file/jobs';
 import { of } from 'rxjs';
-import { RunJob } from '../app/workers/jobs';
+import { RunJob } from '../app/platform/workers/jobs';
 
 /** Does a job here and at once, in the parts in which workers would. */
 export const runHere: RunJob = (name, args) =>

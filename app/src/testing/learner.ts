@@ -1,6 +1,6 @@
 import { formatCard } from '@enumeron/core/deck';
 import { Said } from '@enumeron/core/learn';
-import { Clock } from '../app/shared/clock';
+import { Clock } from '../app/platform/clock';
 
 /** A clock that goes only when it is told to. */
 export class FakeClock extends Clock {

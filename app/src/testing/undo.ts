@@ -1,6 +1,6 @@
 import { TestBed } from '@angular/core/testing';
-import { Journal } from '../app/data/journal';
-import { Step } from '../app/data/stored-actions';
+import { Journal } from '../app/storage/journal';
+import { Step } from '../app/storage/stored-actions';
 
 const labelOf = (step: Step): string | undefined => ('label' in step ? step.label : undefined);
 

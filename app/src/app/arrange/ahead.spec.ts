@@ -4,9 +4,9 @@ import { EMPTY, throwError } from 'rxjs';
 import { freshApp, until } from '../../testing/fresh';
 import { runHere } from '../../testing/jobs';
 import { render } from '../../testing/render';
-import { OrdersStore } from '../data/orders.store';
-import { PackStore } from '../pack/pack.store';
-import { RUN_JOB, RunJob } from '../workers/jobs';
+import { OrdersStore } from '../nouns/orders/orders.store';
+import { PackStore } from '../nouns/pack/pack.store';
+import { RUN_JOB, RunJob } from '../platform/workers/jobs';
 import { arrangeAhead } from './ahead';
 import { OrderProperties } from './order/order-properties';
 

@@ -1,9 +1,9 @@
 import { computed, Injector } from '@angular/core';
 import { toObservable } from '@angular/core/rxjs-interop';
 import { concat, EMPTY, filter, lastValueFrom, switchMap, take } from 'rxjs';
-import { OrdersStore } from '../data/orders.store';
-import { PackStore } from '../pack/pack.store';
-import { RUN_JOB } from '../workers/jobs';
+import { OrdersStore } from '../nouns/orders/orders.store';
+import { PackStore } from '../nouns/pack/pack.store';
+import { RUN_JOB } from '../platform/workers/jobs';
 import { propertiesAsked, spreadsAsked } from './order/asked';
 
 /**

@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import { RouterLink, RouterOutlet } from '@angular/router';
-import { OrdersStore } from '../data/orders.store';
-import { Icons } from '../shared/icons';
-import { urlSignal } from '../shared/url';
+import { OrdersStore } from '../nouns/orders/orders.store';
+import { Icons } from '../ui/icons';
+import { urlSignal } from '../platform/url';
 import { DamagedEntry } from './list/damaged-entry';
 import { LongList } from './list/long-list';
 import { OrderEntry } from './list/order-entry';

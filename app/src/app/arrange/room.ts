@@ -1,4 +1,4 @@
-import { Room } from '../shared/room';
+import { Room } from '../room';
 
 export const ARRANGE: Room = {
   key: '1',
@@ -8,5 +8,5 @@ export const ARRANGE: Room = {
   line: 'table',
   load: () => import('./arrange.routes').then((module) => module.ARRANGE_ROUTES),
   ahead: (injector) => import('./ahead').then((module) => module.arrangeAhead(injector)),
-  samples: () => import('../data/sample').then(({ orderSamples }) => orderSamples()),
+  samples: () => import('../nouns/orders/sample').then(({ orderSamples }) => orderSamples()),
 };

@@ -8,7 +8,7 @@ import {
   MatDialogTitle,
 } from '@angular/material/dialog';
 import { WRITTEN_MOVES } from '@enumeron/core/moves';
-import { SettingsStore } from '../data/settings.store';
+import { SettingsStore } from '../nouns/settings/settings.store';
 import { WORDS } from './ask/ask';
 import { FACT_WORDS } from './ask/ask-facts';
 import { ROOMS } from '../rooms';

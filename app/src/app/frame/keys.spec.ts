@@ -1,7 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import { freshApp } from '../../testing/fresh';
 import { render, Rendered } from '../../testing/render';
-import { SettingsStore } from '../data/settings.store';
+import { SettingsStore } from '../nouns/settings/settings.store';
 import { Intent } from './ask/reply';
 import { AskLine } from './ask/ask-line';
 import { ShortcutKeys } from './shortcuts';

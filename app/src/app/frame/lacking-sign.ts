@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { Scripts } from '../shared/scripts';
+import { Scripts } from '../platform/scripts';
 
 /** What stands in every room while a script is lacking. It comes with the frame, as it is wanted when nothing else came. */
 @Component({
@@ -15,7 +15,7 @@ import { Scripts } from '../shared/scripts';
       <button mat-stroked-button type="button" (click)="scripts.reload()">Try again</button>
     </div>
   }`,
-  styleUrl: '../shared/sign.scss',
+  styleUrl: '../ui/sign.scss',
 })
 export class LackingSign {
   protected readonly scripts = inject(Scripts);

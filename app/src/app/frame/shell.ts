@@ -14,16 +14,16 @@ import { describeMove } from '@enumeron/core/file/moves/move';
 import { cards } from '@enumeron/core/file/moves/wording';
 import { Fact } from '@enumeron/core/reckon/facts';
 import { filter, map } from 'rxjs';
-import { Boot } from '../data/boot';
-import { Undoing } from '../data/undoing';
-import { MOST_FACTS } from '../data/kinds/facts';
-import { FactsStore } from '../pack/facts.store';
-import { PackStore } from '../pack/pack.store';
-import { PatternsStore } from '../pack/patterns.store';
-import { RailPreview } from '../pack/rail-preview';
-import { WantedStore } from '../pack/wanted.store';
-import { Notices } from '../shared/notices';
-import { Scripts } from '../shared/scripts';
+import { Boot } from '../boot';
+import { Undoing } from '../storage/undoing';
+import { MOST_FACTS } from '../nouns/pack/facts.kind';
+import { FactsStore } from '../nouns/pack/facts.store';
+import { PackStore } from '../nouns/pack/pack.store';
+import { PatternsStore } from '../nouns/pack/patterns.store';
+import { RailPreview } from '../nouns/pack/rail-preview';
+import { WantedStore } from '../nouns/pack/wanted.store';
+import { Notices } from '../platform/notices';
+import { Scripts } from '../platform/scripts';
 import { Intent } from './ask/reply';
 import { AskLine } from './ask/ask-line';
 import { LackingSign } from './lacking-sign';
@@ -34,7 +34,7 @@ import { ShortcutKeys } from './shortcuts';
 import { Theme } from './theme';
 import { Tools } from './tools';
 import { Welcome } from './welcome';
-import { MissingPart } from '../shared/missing-part';
+import { MissingPart } from '../ui/missing-part';
 
 /** The frame about every room: ask line, rail, rooms, undo and redo. */
 @Component({

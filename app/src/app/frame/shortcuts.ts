@@ -1,7 +1,7 @@
 import { DOCUMENT, inject, Injectable } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { filter, fromEvent } from 'rxjs';
-import { SettingsStore } from '../data/settings.store';
+import { SettingsStore } from '../nouns/settings/settings.store';
 
 /** Keys and what they do. A key is a character, or `mod+` and a character for Ctrl or Command. */
 export type Shortcuts = Readonly<Record<string, () => void>>;

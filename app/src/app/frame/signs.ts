@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
-import { Boot } from '../data/boot';
-import { Damage } from '../data/damage';
-import { Drafts } from '../data/drafts';
-import { Journal } from '../data/journal';
-import { Storage, Trouble } from '../data/storage';
+import { Boot } from '../boot';
+import { Damage } from '../storage/damage';
+import { Drafts } from '../storage/drafts';
+import { Journal } from '../storage/journal';
+import { Storage, Trouble } from '../storage/storage';
 
 const TROUBLE: Readonly<Record<Trouble, string>> = {
   refused:
@@ -25,7 +25,7 @@ const TROUBLE: Readonly<Record<Trouble, string>> = {
   imports: [MatButton, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './signs.html',
-  styleUrl: '../shared/sign.scss',
+  styleUrl: '../ui/sign.scss',
 })
 export class Signs {
   private readonly storage = inject(Storage);

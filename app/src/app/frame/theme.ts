@@ -1,5 +1,5 @@
 import { DOCUMENT, effect, inject, Injectable } from '@angular/core';
-import { SettingsStore } from '../data/settings.store';
+import { SettingsStore } from '../nouns/settings/settings.store';
 
 /** Carries the look that the user chose to the document, where the style sheets take it up. */
 @Injectable({ providedIn: 'root' })

@@ -3,9 +3,9 @@ import { MatIconButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import { MatTooltip } from '@angular/material/tooltip';
 import { RouterLink } from '@angular/router';
-import { BackupsStore } from '../data/backups.store';
-import { Icons } from '../shared/icons';
-import { Journal } from '../data/journal';
+import { BackupsStore } from '../nouns/backups/backups.store';
+import { Icons } from '../ui/icons';
+import { Journal } from '../storage/journal';
 
 /** What is at hand in every room: undo, redo, help, settings. */
 @Component({

@@ -1,9 +1,9 @@
 import { TestBed } from '@angular/core/testing';
-import { LatelyStore } from '../data/lately.store';
-import { PackStore } from '../pack/pack.store';
-import { WantedStore } from '../pack/wanted.store';
-import { Undoing } from '../data/undoing';
-import { Journal } from '../data/journal';
+import { LatelyStore } from '../nouns/settings/lately.store';
+import { PackStore } from '../nouns/pack/pack.store';
+import { WantedStore } from '../nouns/pack/wanted.store';
+import { Undoing } from '../storage/undoing';
+import { Journal } from '../storage/journal';
 import { freshApp, until } from '../../testing/fresh';
 import { render, Rendered } from '../../testing/render';
 import { Intent } from './ask/reply';

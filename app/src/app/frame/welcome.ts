@@ -2,10 +2,10 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, output } 
 import { MatButton, MatIconButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import { formatCard } from '@enumeron/core/deck';
-import { LatelyStore } from '../data/lately.store';
-import { Icons } from '../shared/icons';
-import { PackStore } from '../pack/pack.store';
-import { WantedStore } from '../pack/wanted.store';
+import { LatelyStore } from '../nouns/settings/lately.store';
+import { Icons } from '../ui/icons';
+import { PackStore } from '../nouns/pack/pack.store';
+import { WantedStore } from '../nouns/pack/wanted.store';
 import { Intent } from './ask/reply';
 
 /** The line of a first visit: what this is, and a way in that takes ten seconds. Once used it is gone. */
@@ -35,7 +35,7 @@ import { Intent } from './ask/reply';
       </button>
     </div>
   }`,
-  styleUrl: '../shared/sign.scss',
+  styleUrl: '../ui/sign.scss',
   styles: `
     code {
       font: 700 1rem var(--mono);

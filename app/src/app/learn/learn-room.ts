@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterOutlet } from '@angular/router';
-import { once } from '../shared/once';
-import { Page, RoomPages } from '../shared/room-pages';
-import { urlSignal } from '../shared/url';
-import { LearnStore } from './learn.store';
-import { Orphans } from './orphans';
-import { SampleLearning } from './sample/sample-learning';
+import { once } from '../platform/once';
+import { Page, RoomPages } from '../ui/room-pages';
+import { urlSignal } from '../platform/url';
+import { LearnStore } from '../nouns/learning/learn.store';
+import { Orphans } from '../nouns/learning/orphans';
+import { SampleLearning } from '../nouns/learning/sample-learning';
 
 /** What one does in this room, in the order of its days: address and name. */
 const PAGES: readonly Page[] = [
@@ -36,7 +36,7 @@ const PAGES: readonly Page[] = [
       }
       <router-outlet />
     </div>`,
-  styleUrl: '../shared/sample-line.scss',
+  styleUrl: '../ui/sample-line.scss',
 })
 export class LearnRoom {
   private readonly sample = inject(SampleLearning);

@@ -1,11 +1,11 @@
 import { Routes } from '@angular/router';
 import { drillRoute } from './drill/drill-route';
 import { ItemSource } from './drill/item-source';
-import { ImagesStore } from './images.store';
+import { ImagesStore } from '../nouns/learning/images.store';
 import { LearnRoom } from './learn-room';
-import { LearnStore } from './learn.store';
-import { Orphans } from './orphans';
-import { SampleLearning } from './sample/sample-learning';
+import { LearnStore } from '../nouns/learning/learn.store';
+import { Orphans } from '../nouns/learning/orphans';
+import { SampleLearning } from '../nouns/learning/sample-learning';
 import { Today } from './today/today';
 
 export const LEARN_ROUTES: Routes = [

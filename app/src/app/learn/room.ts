@@ -1,4 +1,4 @@
-import { plainWay as way, Room } from '../shared/room';
+import { plainWay as way, Room } from '../room';
 
 export const LEARN: Room = {
   key: '2',

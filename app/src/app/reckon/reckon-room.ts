@@ -12,9 +12,9 @@ import {
 import { toSignal } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router, RouterOutlet } from '@angular/router';
 import { filter, map, startWith } from 'rxjs';
-import { LatelyStore } from '../data/lately.store';
-import type { SentStore } from '../pack/sent.store';
-import { Scripts } from '../shared/scripts';
+import { LatelyStore } from '../nouns/settings/lately.store';
+import type { SentStore } from '../nouns/procedures/sent.store';
+import { Scripts } from '../platform/scripts';
 import { WayList } from './ways/way-list';
 import { wayOfSent } from './ways/ways';
 
@@ -57,7 +57,7 @@ export class ReckonRoom {
     // What was sent here comes behind the first painting.
     afterNextRender(() => {
       scripts
-        .load(() => import('../pack/sent.store'))
+        .load(() => import('../nouns/procedures/sent.store'))
         .then((module) => {
           this.sentStore.set(injector.get(module.SentStore));
         })

@@ -1,4 +1,4 @@
-import { Room } from '../shared/room';
+import { Room } from '../room';
 import { RECKON_ROUTES } from './reckon.routes';
 import { WAYS } from './ways/ways';
 

@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterOutlet } from '@angular/router';
-import { SampleRoom } from '../data/sample-room';
-import { Page, RoomPages } from '../shared/room-pages';
-import { Scripts } from '../shared/scripts';
-import { urlSignal } from '../shared/url';
-import { ProceduresStore } from './procedures.store';
-import { makeSamples, SAMPLE_KINDS } from './sample';
+import { SampleRoom } from '../storage/sample-room';
+import { Page, RoomPages } from '../ui/room-pages';
+import { Scripts } from '../platform/scripts';
+import { urlSignal } from '../platform/url';
+import { ProceduresStore } from '../nouns/procedures/procedures.store';
+import { makeSamples, SAMPLE_KINDS } from '../nouns/procedures/sample';
 
 const PAGES: readonly Page[] = [
   ['', 'Procedures'],

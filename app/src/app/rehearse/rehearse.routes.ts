@@ -1,6 +1,6 @@
 import { Routes } from '@angular/router';
 import { ProcedureList } from './list/procedure-list';
-import { ProceduresStore } from './procedures.store';
+import { ProceduresStore } from '../nouns/procedures/procedures.store';
 import { RehearseRoom } from './rehearse-room';
 
 const oddsPage = (): Promise<typeof import('./odds/odds-page').OddsPage> =>

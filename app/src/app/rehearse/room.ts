@@ -1,4 +1,4 @@
-import { Room } from '../shared/room';
+import { Room } from '../room';
 
 export const REHEARSE: Room = {
   key: '5',

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, inject, resource } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { Damage, Damaged } from '../data/damage';
-import { kindNamed } from '../data/kinds';
-import { download } from '../shared/download';
+import { Damage, Damaged } from '../storage/damage';
+import { kindNamed } from '../nouns/kinds';
+import { download } from '../platform/download';
 
 /** Stored rows that cannot be read: to be looked at, saved as they are, or removed. */
 @Component({

@@ -1,4 +1,4 @@
-import { CountPipe } from '../shared/count-pipe';
+import { CountPipe } from '../ui/count-pipe';
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
@@ -6,17 +6,17 @@ import { MatButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import { Outcome, Problem, sayProblem } from '@enumeron/core/deck';
 import { from } from 'rxjs';
-import { backupName, BackupService, Preview, RestoreWay } from '../data/backup';
-import { Icons } from '../shared/icons';
-import { BackupsStore, SnapshotNote } from '../data/backups.store';
-import { SnapshotReason } from '../data/kinds/snapshots';
-import { OrdersStore } from '../data/orders.store';
-import { Undoing } from '../data/undoing';
-import { download } from '../shared/download';
-import { Notices } from '../shared/notices';
-import { once } from '../shared/once';
-import { secureOnly } from '../shared/secure-only';
-import { inWords } from '../shared/read-file';
+import { backupName, BackupService, Preview, RestoreWay } from '../nouns/backups/backup';
+import { Icons } from '../ui/icons';
+import { BackupsStore, SnapshotNote } from '../nouns/backups/backups.store';
+import { SnapshotReason } from '../nouns/backups/snapshots.kind';
+import { OrdersStore } from '../nouns/orders/orders.store';
+import { Undoing } from '../storage/undoing';
+import { download } from '../platform/download';
+import { Notices } from '../platform/notices';
+import { once } from '../platform/once';
+import { secureOnly } from '../platform/secure-only';
+import { inWords } from '../platform/read-file';
 import { RestorePreview } from './restore-preview';
 
 const REASONS: Readonly<Record<SnapshotReason, string>> = {

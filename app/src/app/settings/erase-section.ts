@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
-import { BackupService } from '../data/backup';
-import { Icons } from '../shared/icons';
-import { Boot } from '../data/boot';
-import { Notices } from '../shared/notices';
-import { once } from '../shared/once';
+import { BackupService } from '../nouns/backups/backup';
+import { Icons } from '../ui/icons';
+import { Boot } from '../boot';
+import { Notices } from '../platform/notices';
+import { once } from '../platform/once';
 
 /** Takes everything away, after asking. */
 @Component({

@@ -1,7 +1,7 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { Preview, RestoreWay } from '../data/backup';
+import { Preview, RestoreWay } from '../nouns/backups/backup';
 
 /** What a backup would do, before it does it. */
 @Component({

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { MatSlideToggle } from '@angular/material/slide-toggle';
 import { Tolerance } from '@enumeron/core/reckon';
-import { SettingsStore } from '../data/settings.store';
+import { SettingsStore } from '../nouns/settings/settings.store';
 import { DamagedSection } from './damaged-section';
 import { DataSection } from './data-section';
 import { EraseSection } from './erase-section';

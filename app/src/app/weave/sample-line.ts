@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { SampleRoom } from '../data/sample-room';
-import { once } from '../shared/once';
-import { KeptRows } from './kept.store';
-import { WeaveLogStore } from './log/weave-log.store';
-import { SAMPLE_KINDS } from './sample';
+import { SampleRoom } from '../storage/sample-room';
+import { once } from '../platform/once';
+import { KeptRows } from '../nouns/weaves/kept.store';
+import { WeaveLogStore } from '../nouns/weaves/weave-log.store';
+import { SAMPLE_KINDS } from '../nouns/weaves/sample';
 
 /** Says that kept rows and the log are a sample, where they are shown, and takes it away. */
 @Component({
@@ -15,7 +15,7 @@ import { SAMPLE_KINDS } from './sample';
       <button type="button" (click)="takeAway()">Take the sample away</button>
     </p>
   }`,
-  styleUrl: '../shared/sample-line.scss',
+  styleUrl: '../ui/sample-line.scss',
   styles: `
     .sample {
       padding-inline: 10px;

@@ -1,5 +1,5 @@
 import { effect, inject, Signal, signal, untracked } from '@angular/core';
-import { Clock } from '../shared/clock';
+import { Clock } from '../platform/clock';
 
 /**
  * How long a search took, in milliseconds, from when it was asked for until it ended. Call it in an injection context.

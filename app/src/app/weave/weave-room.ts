@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { RouterOutlet } from '@angular/router';
-import { SampleRoom } from '../data/sample-room';
-import { Clock } from '../shared/clock';
-import { Page, RoomPages } from '../shared/room-pages';
-import { SAMPLE_KINDS, weaveSamples } from './sample';
+import { SampleRoom } from '../storage/sample-room';
+import { Clock } from '../platform/clock';
+import { Page, RoomPages } from '../ui/room-pages';
+import { SAMPLE_KINDS, weaveSamples } from '../nouns/weaves/sample';
 
 const PAGES: readonly Page[] = [
   ['', 'Cards to places'],

@@ -1,9 +1,9 @@
 import { Routes } from '@angular/router';
-import { KeptRows } from './kept.store';
-import { WeaveLogStore } from './log/weave-log.store';
+import { KeptRows } from '../nouns/weaves/kept.store';
+import { WeaveLogStore } from '../nouns/weaves/weave-log.store';
 import { RowPage } from './row/row-page';
 import { WeaveRoom } from './weave-room';
-import { WeavingStore } from './weaving.store';
+import { WeavingStore } from '../nouns/weaves/weaving.store';
 
 export const WEAVE_ROUTES: Routes = [
   {

@@ -7,8 +7,8 @@ import {
 import { ChangeDetectionStrategy, Component, computed, inject, input, viewChild } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { switchMap } from 'rxjs';
-import { OrdersStore } from '../../data/orders.store';
-import { remSignal } from '../../shared/rem';
+import { OrdersStore } from '../../nouns/orders/orders.store';
+import { remSignal } from '../../platform/rem';
 import { DamagedEntry } from './damaged-entry';
 import { OrderEntry } from './order-entry';
 

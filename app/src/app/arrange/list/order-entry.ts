@@ -2,9 +2,9 @@ import { freeSlots } from '@enumeron/core/deck';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { describeOrigin } from '@enumeron/core/arrange';
 import { RouterLink, RouterLinkActive } from '@angular/router';
-import { OrderRow } from '../../data/kinds/orders';
-import { PackStore } from '../../pack/pack.store';
-import { Strip } from '../../shared/strip';
+import { OrderRow } from '../../nouns/orders/orders.kind';
+import { PackStore } from '../../nouns/pack/pack.store';
+import { Strip } from '../../ui/strip';
 
 /** One order in the list: its name, how it was made, and its strip. */
 @Component({

@@ -22,13 +22,13 @@ import {
   Suit,
   SUITS,
 } from '@enumeron/core/deck';
-import { PackStore } from '../../pack/pack.store';
-import { keepDraft } from '../../data/draft-fields';
-import { previewOnRail } from '../../pack/rail-preview';
-import { OrderSheet } from '../../shared/order-sheet';
-import { LeftDrafts } from '../../shared/left-drafts';
+import { PackStore } from '../../nouns/pack/pack.store';
+import { keepDraft } from '../../storage/draft-fields';
+import { previewOnRail } from '../../nouns/pack/rail-preview';
+import { OrderSheet } from '../../ui/order-sheet';
+import { LeftDrafts } from '../../ui/left-drafts';
 import { NewTabs } from './new-tabs';
-import { SaveOrder } from '../../shared/save-order';
+import { SaveOrder } from '../../nouns/orders/save-order';
 
 /** A known row of cards laid between indifferent ones. */
 @Component({

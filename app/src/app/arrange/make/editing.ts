@@ -1,9 +1,10 @@
 import { computed, effect, ElementRef, inject, Injectable, signal, untracked } from '@angular/core';
 import { Card, formatOrder, missingCards } from '@enumeron/core/deck';
-import { Drafts } from '../../data/drafts';
-import { DraftRow, TEXT_LIMIT } from '../../data/kinds/drafts';
-import { OrderRow } from '../../data/kinds/orders';
-import { OrdersStore } from '../../data/orders.store';
+import { Drafts } from '../../storage/drafts';
+import { DraftRow, TEXT_LIMIT } from '../../storage/kinds/drafts';
+import { OrderRow } from '../../nouns/orders/orders.kind';
+import { OrderChanges } from '../../nouns/pack/order-changes';
+import { OrdersStore } from '../../nouns/orders/orders.store';
 
 /** What happened elsewhere to the order that is being changed here. */
 export type Elsewhere = 'changed' | 'deleted';
@@ -12,6 +13,7 @@ export type Elsewhere = 'changed' | 'deleted';
 @Injectable()
 export class Editing {
   private readonly store = inject(OrdersStore);
+  private readonly changes = inject(OrderChanges);
   private readonly drafts = inject(Drafts);
 
   /** The order that is changed, or `new`. */
@@ -120,7 +122,7 @@ export class Editing {
         await this.dropDraft();
         return id;
       }
-      if ((await this.store.change(old, name, cards)) === 'nothing' && this.differs(old, name, cards))
+      if ((await this.changes.change(old, name, cards)) === 'nothing' && this.differs(old, name, cards))
         return undefined;
       await this.dropDraft();
       return old.id;

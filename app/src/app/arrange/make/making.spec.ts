@@ -13,12 +13,12 @@ import {
   suitOf,
 } from '@enumeron/core/deck';
 import { freshApp, until } from '../../../testing/fresh';
-import { forgetActs } from '../../shared/once';
+import { forgetActs } from '../../platform/once';
 import { render, Rendered } from '../../../testing/render';
-import { OrdersStore } from '../../data/orders.store';
-import { OrderRow } from '../../data/kinds/orders';
-import { sampleOrders } from '../../data/sample';
-import { RailPreview } from '../../pack/rail-preview';
+import { OrdersStore } from '../../nouns/orders/orders.store';
+import { OrderRow } from '../../nouns/orders/orders.kind';
+import { sampleOrders } from '../../nouns/orders/sample';
+import { RailPreview } from '../../nouns/pack/rail-preview';
 import { BankMaker } from './bank-maker';
 import { OrderProperties } from '../order/order-properties';
 import { PackCheck } from '../put/pack-check';

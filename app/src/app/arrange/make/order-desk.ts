@@ -11,9 +11,9 @@ import {
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { Card, Entry, formatCard, JOKERS, missingCards } from '@enumeron/core/deck';
-import { CardFace } from '../../shared/card-face';
-import { NextCard } from '../../shared/next-card';
-import { RovingGrid } from '../../shared/roving-grid';
+import { CardFace } from '../../ui/card-face';
+import { NextCard } from '../../ui/next-card';
+import { RovingGrid } from '../../ui/roving-grid';
 
 /** How many cards stand in a row of the sheet, and in a line of the text that it makes. */
 const COLUMNS = 13;

@@ -4,11 +4,11 @@ import { formatOrder } from '@enumeron/core/deck';
 import { freshApp, until } from '../../../testing/fresh';
 import { render, Rendered } from '../../../testing/render';
 import { textFile } from '../../../testing/text-file';
-import { Database } from '../../data/database';
-import { Drafts } from '../../data/drafts';
-import { DRAFTS, DraftRow } from '../../data/kinds/drafts';
-import { OrdersStore } from '../../data/orders.store';
-import { sampleOrders } from '../../data/sample';
+import { Database } from '../../storage/database';
+import { Drafts } from '../../storage/drafts';
+import { DRAFTS, DraftRow } from '../../storage/kinds/drafts';
+import { OrdersStore } from '../../nouns/orders/orders.store';
+import { sampleOrders } from '../../nouns/orders/sample';
 import { OrderEditor } from './order-editor';
 
 const [tidemark] = sampleOrders();

@@ -28,21 +28,21 @@ import {
   sayProblem,
   showCard,
 } from '@enumeron/core/deck';
-import { TEXT_LIMIT } from '../../data/kinds/drafts';
-import { Icons } from '../../shared/icons';
-import { readOrderFile } from '../../data/order-files';
+import { TEXT_LIMIT } from '../../storage/kinds/drafts';
+import { Icons } from '../../ui/icons';
+import { readOrderFile } from '../../nouns/orders/order-files';
 import { nameProblem } from '@enumeron/core/formats';
-import { PackStore } from '../../pack/pack.store';
-import { CardText } from '../../shared/card-text';
-import { LeftDrafts } from '../../shared/left-drafts';
-import { Notices } from '../../shared/notices';
-import { OrderSheet } from '../../shared/order-sheet';
-import { readTextFile } from '../../shared/read-file';
-import { once } from '../../shared/once';
+import { PackStore } from '../../nouns/pack/pack.store';
+import { CardText } from '../../ui/card-text';
+import { LeftDrafts } from '../../ui/left-drafts';
+import { Notices } from '../../platform/notices';
+import { OrderSheet } from '../../ui/order-sheet';
+import { readTextFile } from '../../platform/read-file';
+import { once } from '../../platform/once';
 import { Editing } from './editing';
 import { NewTabs } from './new-tabs';
 import { OrderDesk } from './order-desk';
-import { MissingPart } from '../../shared/missing-part';
+import { MissingPart } from '../../ui/missing-part';
 
 /** The largest file that is read as an order. */
 const FILE_LIMIT = 1_000_000;
@@ -89,7 +89,7 @@ const gathered = (problems: readonly OrderProblem[]): readonly Shown[] => {
   changeDetection: ChangeDetectionStrategy.OnPush,
   providers: [Editing],
   templateUrl: './order-editor.html',
-  styleUrls: ['./order-editor.scss', '../../shared/sign.scss'],
+  styleUrls: ['./order-editor.scss', '../../ui/sign.scss'],
 })
 export class OrderEditor {
   private readonly router = inject(Router);

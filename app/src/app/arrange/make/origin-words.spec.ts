@@ -1,5 +1,5 @@
 import { describeOrigin, Origin } from '@enumeron/core/arrange';
-import { sampleOrders } from '../../data/sample';
+import { sampleOrders } from '../../nouns/orders/sample';
 
 test.each<[Origin, string]>([
   [{ kind: 'rule', rule: { kind: 'rotating', first: 1, step: 3, suits: [0, 2, 3, 1] } }, '+3 ♣♥♠♦'],

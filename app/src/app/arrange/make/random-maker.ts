@@ -4,13 +4,13 @@ import { MatFormField, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
 import { Conditions, Origin } from '@enumeron/core/arrange';
 import { numberOrder, sayProblem } from '@enumeron/core/deck';
-import { keepDraft } from '../../data/draft-fields';
-import { previewOnRail } from '../../pack/rail-preview';
-import { OrderSheet } from '../../shared/order-sheet';
-import { LeftDrafts } from '../../shared/left-drafts';
-import { jobView } from '../../workers/job-view';
+import { keepDraft } from '../../storage/draft-fields';
+import { previewOnRail } from '../../nouns/pack/rail-preview';
+import { OrderSheet } from '../../ui/order-sheet';
+import { LeftDrafts } from '../../ui/left-drafts';
+import { jobView } from '../../platform/workers/job-view';
 import { NewTabs } from './new-tabs';
-import { SaveOrder } from '../../shared/save-order';
+import { SaveOrder } from '../../nouns/orders/save-order';
 
 /** An order at random that keeps what is asked of it; the same seed gives the same order. */
 @Component({

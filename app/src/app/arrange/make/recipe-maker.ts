@@ -8,16 +8,16 @@ import { Origin } from '@enumeron/core/file/arrange/origin';
 import { arrangementBefore, inverseMoves, recipeSteps, sizeBefore } from '@enumeron/core/file/arrange/recipe';
 import { Card } from '@enumeron/core/deck';
 import { describeMove, Move, MOVE_USAGE, parseMove, parseMoveText } from '@enumeron/core/moves';
-import { OrdersStore } from '../../data/orders.store';
-import { Icons } from '../../shared/icons';
-import { PackStore } from '../../pack/pack.store';
-import { keepDraft } from '../../data/draft-fields';
-import { previewOnRail } from '../../pack/rail-preview';
-import { OrderSheet } from '../../shared/order-sheet';
-import { Strip } from '../../shared/strip';
-import { LeftDrafts } from '../../shared/left-drafts';
+import { OrdersStore } from '../../nouns/orders/orders.store';
+import { Icons } from '../../ui/icons';
+import { PackStore } from '../../nouns/pack/pack.store';
+import { keepDraft } from '../../storage/draft-fields';
+import { previewOnRail } from '../../nouns/pack/rail-preview';
+import { OrderSheet } from '../../ui/order-sheet';
+import { Strip } from '../../ui/strip';
+import { LeftDrafts } from '../../ui/left-drafts';
 import { NewTabs } from './new-tabs';
-import { SaveOrder } from '../../shared/save-order';
+import { SaveOrder } from '../../nouns/orders/save-order';
 
 /** An order made by moves from another one, or the order from which these moves make that one. */
 @Component({

@@ -5,13 +5,13 @@ import { MatFormField, MatHint, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
 import { headRecipe, ORDER_RULES, orderByRule, Origin, Rule, RuleField } from '@enumeron/core/arrange';
 import { sayProblem } from '@enumeron/core/deck';
-import { keepDraft } from '../../data/draft-fields';
-import { previewOnRail } from '../../pack/rail-preview';
-import { OrderSheet } from '../../shared/order-sheet';
+import { keepDraft } from '../../storage/draft-fields';
+import { previewOnRail } from '../../nouns/pack/rail-preview';
+import { OrderSheet } from '../../ui/order-sheet';
 import { HeadRecipeView } from '../order/head-recipe';
-import { LeftDrafts } from '../../shared/left-drafts';
+import { LeftDrafts } from '../../ui/left-drafts';
 import { NewTabs } from './new-tabs';
-import { SaveOrder } from '../../shared/save-order';
+import { SaveOrder } from '../../nouns/orders/save-order';
 
 type Kind = Rule['kind'];
 

@@ -1,5 +1,5 @@
 import { Card, numberOrder } from '@enumeron/core/deck';
-import { ArgsOf } from '../../workers/jobs';
+import { ArgsOf } from '../../platform/workers/jobs';
 
 /** How many shuffled packs an order is held against. */
 export const PACKS = 20_000;

@@ -12,11 +12,11 @@ import { MatInput } from '@angular/material/input';
 import { compareOrders, properties } from '@enumeron/core/arrange';
 import { Card, placeOf, showCard } from '@enumeron/core/deck';
 import { cards } from '@enumeron/core/moves';
-import { OrdersStore } from '../../data/orders.store';
-import { OrderRow } from '../../data/kinds/orders';
-import { CardFace } from '../../shared/card-face';
-import { CardText } from '../../shared/card-text';
-import { Strip } from '../../shared/strip';
+import { OrdersStore } from '../../nouns/orders/orders.store';
+import { OrderRow } from '../../nouns/orders/orders.kind';
+import { CardFace } from '../../ui/card-face';
+import { CardText } from '../../ui/card-text';
+import { Strip } from '../../ui/strip';
 
 const names = (cards: readonly Card[]): string => cards.map(showCard).join(' ');
 

@@ -2,10 +2,10 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { showCard, suitOf } from '@enumeron/core/deck';
-import { OrdersStore } from '../../data/orders.store';
-import { placeAngle, pointAt } from '../../shared/ring.geometry';
-import { OrderSheet } from '../../shared/order-sheet';
-import { Strip } from '../../shared/strip';
+import { OrdersStore } from '../../nouns/orders/orders.store';
+import { placeAngle, pointAt } from '../../ui/ring.geometry';
+import { OrderSheet } from '../../ui/order-sheet';
+import { Strip } from '../../ui/strip';
 
 /** An order on one page of paper: as a strip, as a table and as a ring. */
 @Component({

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
 import { HeadRecipe } from '@enumeron/core/arrange';
-import { CardText } from '../../shared/card-text';
+import { CardText } from '../../ui/card-text';
 
 /** How a stack number is computed in the head, and one card worked out. */
 @Component({

@@ -2,14 +2,14 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output } f
 import { MatButton } from '@angular/material/button';
 import { MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
-import { Undoing } from '../../data/undoing';
-import { fileNameFor, ORDER_FILES, OrderFileKind } from '../../data/order-files';
-import { OrdersStore } from '../../data/orders.store';
-import { OrderRow } from '../../data/kinds/orders';
-import { PackStore } from '../../pack/pack.store';
-import { download } from '../../shared/download';
-import { Notices } from '../../shared/notices';
-import { once } from '../../shared/once';
+import { Undoing } from '../../storage/undoing';
+import { fileNameFor, ORDER_FILES, OrderFileKind } from '../../nouns/orders/order-files';
+import { OrdersStore } from '../../nouns/orders/orders.store';
+import { OrderRow } from '../../nouns/orders/orders.kind';
+import { PackStore } from '../../nouns/pack/pack.store';
+import { download } from '../../platform/download';
+import { Notices } from '../../platform/notices';
+import { once } from '../../platform/once';
 
 /** What can be done with one order as a whole. */
 @Component({

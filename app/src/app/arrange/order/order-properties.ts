@@ -4,8 +4,8 @@ import { adjacentMatesChance } from '@enumeron/core/odds';
 import { measureSpread, Property, SpreadMeasure, spreadPercentile } from '@enumeron/core/arrange';
 import { Card, FULL_PACK } from '@enumeron/core/deck';
 import { RouterLink } from '@angular/router';
-import { CardText } from '../../shared/card-text';
-import { answerOf, jobView } from '../../workers/job-view';
+import { CardText } from '../../ui/card-text';
+import { answerOf, jobView } from '../../platform/workers/job-view';
 import { PACKS, propertiesAsked, spreadsAsked } from './asked';
 
 const MEASURE_WORDS: Readonly<Record<SpreadMeasure, string>> = {

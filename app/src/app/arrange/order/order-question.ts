@@ -4,7 +4,7 @@ import { MatInput } from '@angular/material/input';
 import { askOrder, CutCase, Question, Relation } from '@enumeron/core/arrange';
 import { Card, ComposedWay, parsePart, sayProblem } from '@enumeron/core/deck';
 import { applyMove, parseMovesText } from '@enumeron/core/moves';
-import { CardText } from '../../shared/card-text';
+import { CardText } from '../../ui/card-text';
 
 const RELATIONS: readonly Relation[] = ['mates', 'of like rank', 'of like suit', 'of like colour'];
 const KINDS: readonly { readonly kind: Question['kind']; readonly name: string }[] = [

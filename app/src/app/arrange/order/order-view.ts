@@ -2,10 +2,11 @@ import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { headRecipe, headWays } from '@enumeron/core/arrange';
-import { OrdersStore } from '../../data/orders.store';
-import { OrderRow } from '../../data/kinds/orders';
-import { PackStore } from '../../pack/pack.store';
-import { OrderSheet } from '../../shared/order-sheet';
+import { OrdersStore } from '../../nouns/orders/orders.store';
+import { OrderRow } from '../../nouns/orders/orders.kind';
+import { OrderChanges } from '../../nouns/pack/order-changes';
+import { PackStore } from '../../nouns/pack/pack.store';
+import { OrderSheet } from '../../ui/order-sheet';
 import { HeadRecipeView } from './head-recipe';
 import { NameForm } from './name-form';
 import { OrderActions } from './order-actions';
@@ -14,9 +15,9 @@ import { PackCheck } from '../put/pack-check';
 import { CompareView } from './compare-view';
 import { OrderQuestion } from './order-question';
 import { PutInOrder } from '../put/put-in-order';
-import { HeadWayStore } from '../../pack/head-way.store';
-import { HeadWayList } from '../../shared/head-way-list';
-import { MissingPart } from '../../shared/missing-part';
+import { HeadWayStore } from '../../nouns/learning/head-way.store';
+import { HeadWayList } from '../../ui/head-way-list';
+import { MissingPart } from '../../ui/missing-part';
 
 /** One order: its cards, how it was made, how to put a pack into it and whether a pack is in it. */
 @Component({
@@ -42,6 +43,7 @@ import { MissingPart } from '../../shared/missing-part';
 })
 export class OrderView {
   private readonly store = inject(OrdersStore);
+  private readonly changes = inject(OrderChanges);
   private readonly pack = inject(PackStore);
   private readonly ways = inject(HeadWayStore);
 
@@ -72,6 +74,6 @@ export class OrderView {
 
   protected async rename(order: OrderRow, name: string): Promise<void> {
     this.renaming.set(false);
-    if (name !== order.name) await this.store.rename(order, name);
+    if (name !== order.name) await this.changes.rename(order, name);
   }
 }

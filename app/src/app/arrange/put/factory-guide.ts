@@ -7,9 +7,9 @@ import { orderByRule, suitLayout } from '@enumeron/core/arrange';
 import { Card } from '@enumeron/core/deck';
 import { describeMove } from '@enumeron/core/moves';
 import { ALL_KINDS, LONGEST_ROW_SEARCHED, RowWish } from '@enumeron/core/weave';
-import { CardText } from '../../shared/card-text';
-import { answerOf, jobView } from '../../workers/job-view';
-import { FACTORIES } from '../../shared/factories';
+import { CardText } from '../../ui/card-text';
+import { answerOf, jobView } from '../../platform/workers/job-view';
+import { FACTORIES } from '../../nouns/orders/factories';
 
 /** From a new pack to the order: suit by suit, or by a short row of weaves, cuts and reversals. */
 @Component({

@@ -2,8 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, outp
 import { MatButton } from '@angular/material/button';
 import { Freedom, gatherHeaps, heapNames, layAll, layCard } from '@enumeron/core/arrange';
 import { Card } from '@enumeron/core/deck';
-import { NextCard } from '../../shared/next-card';
-import { OrderSheet } from '../../shared/order-sheet';
+import { NextCard } from '../../ui/next-card';
+import { OrderSheet } from '../../ui/order-sheet';
 import { HeapView } from './heap-view';
 
 /** Puts a shuffled pack into an order that leaves freedom: the cards as they come, each handled once. */

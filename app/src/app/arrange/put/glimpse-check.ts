@@ -2,10 +2,10 @@ import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, sign
 import { MatButton } from '@angular/material/button';
 import { checkGlimpses, PlacedCard } from '@enumeron/core/arrange';
 import { Card, showCard } from '@enumeron/core/deck';
-import { CardText } from '../../shared/card-text';
-import { EntryField } from '../../shared/form/entry-field';
-import { NextCard } from '../../shared/next-card';
-import { numberReader } from '../../shared/form/reading';
+import { CardText } from '../../ui/card-text';
+import { EntryField } from '../../ui/form/entry-field';
+import { NextCard } from '../../ui/next-card';
+import { numberReader } from '../../ui/form/reading';
 
 /** A pack checked by a few looks: the card at this place, the card at that one. */
 @Component({

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
 import { Card } from '@enumeron/core/deck';
-import { CardFace } from '../../shared/card-face';
+import { CardFace } from '../../ui/card-face';
 
 /** The card that was turned and where it goes, to be read at arm's length. */
 @Component({

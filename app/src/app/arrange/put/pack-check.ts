@@ -3,9 +3,9 @@ import { MatButton } from '@angular/material/button';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { checkPack, expectedNext } from '@enumeron/core/arrange';
 import { Card, numberOrder, showCard } from '@enumeron/core/deck';
-import { CardText } from '../../shared/card-text';
-import { NextCard } from '../../shared/next-card';
-import { OrderSheet } from '../../shared/order-sheet';
+import { CardText } from '../../ui/card-text';
+import { NextCard } from '../../ui/next-card';
+import { OrderSheet } from '../../ui/order-sheet';
 import { GlimpseCheck } from './glimpse-check';
 
 /** The pack as it is, told card by card from the top, against the order that it should be in. */

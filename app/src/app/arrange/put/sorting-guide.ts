@@ -1,12 +1,12 @@
-import { CountPipe } from '../../shared/count-pipe';
+import { CountPipe } from '../../ui/count-pipe';
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { sortingHeap, sortingPlan, sortingRows, sortingStart } from '@enumeron/core/arrange';
 import { Card } from '@enumeron/core/deck';
 import { cards } from '@enumeron/core/moves';
-import { CardFace } from '../../shared/card-face';
-import { NextCard } from '../../shared/next-card';
+import { CardFace } from '../../ui/card-face';
+import { NextCard } from '../../ui/next-card';
 import { HeapView } from './heap-view';
 
 const HEAPS = [4, 7, 8, 13] as const;

@@ -17,9 +17,9 @@ import {
   MatAutocompleteTrigger,
   MatOption,
 } from '@angular/material/autocomplete';
-import { SettingsStore } from '../../data/settings.store';
-import { PackStore } from '../../pack/pack.store';
-import { CardText } from '../../shared/card-text';
+import { SettingsStore } from '../../nouns/settings/settings.store';
+import { PackStore } from '../../nouns/pack/pack.store';
+import { CardText } from '../../ui/card-text';
 import { ask } from './ask';
 import { Completion, Intent, Reply } from './reply';
 

@@ -1,7 +1,7 @@
 import { Values } from '@enumeron/core/form';
 import { Fact } from '@enumeron/core/reckon/facts';
 import { ROOMS } from '../../rooms';
-import { Room, WayIn } from '../../shared/room';
+import { Room, WayIn } from '../../room';
 import { Completion, Intent, Reply } from './reply';
 
 /** Every way into a room, with the room. */

@@ -2,7 +2,7 @@ import { formatCard, parseCard } from '@enumeron/core/deck';
 import { cut, deal } from '@enumeron/core/moves';
 import { ALL_HANDLINGS, describeHandling, handlings, toleratedFirst } from '@enumeron/core/reckon';
 import { Fact } from '@enumeron/core/reckon/facts';
-import { sampleOrders } from '../../data/sample';
+import { sampleOrders } from '../../nouns/orders/sample';
 import { ask, WORDS } from './ask';
 import { Asked } from './reply';
 

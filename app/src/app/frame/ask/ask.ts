@@ -18,7 +18,7 @@ import {
 import { cards, describeMove, parseMoveText, WRITTEN_MOVES } from '@enumeron/core/moves';
 import { describeCost, describeHandling, handlings, toleratedFirst } from '@enumeron/core/reckon';
 import { ROOMS } from '../../rooms';
-import { NO_OTHER_PACK } from '../../pack/pack.store';
+import { NO_OTHER_PACK } from '../../nouns/pack/pack.store';
 import { FACT_WORDS, sayFact } from './ask-facts';
 import { wayCalled, waysFor, waysFrom } from './ask-ways';
 import { Asked, Completion, Reply } from './reply';

@@ -3,7 +3,7 @@ import { Card, Order } from '@enumeron/core/deck';
 import { Move } from '@enumeron/core/moves';
 import { Tolerance } from '@enumeron/core/reckon';
 import { Fact } from '@enumeron/core/reckon/facts';
-import { Room, WayIn } from '../../shared/room';
+import { Room, WayIn } from '../../room';
 
 /** What the ask line was asked to do. */
 export type Intent =

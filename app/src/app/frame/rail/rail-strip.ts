@@ -35,7 +35,7 @@ const sayMarked = (slots: readonly Slot[], mark: 'wanted' | 'seen', words: strin
     </span>
     <span class="sign" aria-hidden="true">{{ open() ? '▴' : '▾' }}</span>
   </button>`,
-  styleUrl: '../../shared/bars.scss',
+  styleUrl: '../../ui/charts/bars.scss',
   styles: `
     button {
       display: grid;

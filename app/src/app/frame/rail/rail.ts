@@ -11,18 +11,18 @@ import {
   viewChild,
 } from '@angular/core';
 import { breaksIn, cutForSeam, seamOf } from '@enumeron/core/deck';
-import { Marks, RailMarks } from '../../pack/marks';
-import { PackStore } from '../../pack/pack.store';
-import { RailHidden } from '../../pack/rail-hidden';
-import { RailGuess } from '../../pack/rail-guess';
-import { RailPreview } from '../../pack/rail-preview';
-import { RovingGrid } from '../../shared/roving-grid';
-import { Viewport } from '../../shared/viewport';
+import { Marks, RailMarks } from '../../nouns/pack/marks';
+import { PackStore } from '../../nouns/pack/pack.store';
+import { RailHidden } from '../../nouns/pack/rail-hidden';
+import { RailGuess } from '../../nouns/pack/rail-guess';
+import { RailPreview } from '../../nouns/pack/rail-preview';
+import { RovingGrid } from '../../ui/roving-grid';
+import { Viewport } from '../../platform/viewport';
 import { cellOf, cutByKey, gapAt } from './slot-places';
 import { Slot, guessedSlots, slotsOf } from './slot';
 import { RailStrip } from './rail-strip';
 import { SlotMenu } from './slot-menu';
-import { MissingPart } from '../../shared/missing-part';
+import { MissingPart } from '../../ui/missing-part';
 
 const NO_MARKS: Marks = new Map();
 

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, inject, output, signal, viewChild } from '@angular/core';
 import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { showCard } from '@enumeron/core/deck';
-import { PackStore } from '../../pack/pack.store';
-import { WantedStore } from '../../pack/wanted.store';
+import { PackStore } from '../../nouns/pack/pack.store';
+import { WantedStore } from '../../nouns/pack/wanted.store';
 import { Slot } from './slot';
 
 /** What can be done with one slot of the rail. It opens where its host element stands. */

@@ -1,7 +1,7 @@
 import { Card, Order, placeOf, speakCard } from '@enumeron/core/deck';
-import { Face, faceOf } from '../../shared/face';
-import { Mark, Marks } from '../../pack/marks';
-import { RailGuesses } from '../../pack/rail-guess';
+import { Face, faceOf } from '../../ui/face';
+import { Mark, Marks } from '../../nouns/pack/marks';
+import { RailGuesses } from '../../nouns/pack/rail-guess';
 
 /** One card's width of the rail. */
 export interface Slot {

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { LearnStore } from '../learn.store';
+import { LearnStore } from '../../nouns/learning/learn.store';
 
 /** What is practised while the hands, or the eyes, are busy. */
 @Component({
@@ -21,7 +21,7 @@ import { LearnStore } from '../learn.store';
       }
     </ul>
   </section>`,
-  styleUrl: '../../shared/page.scss',
+  styleUrl: '../../ui/page.scss',
   styles: `
     ul {
       max-width: 60ch;

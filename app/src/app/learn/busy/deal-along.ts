@@ -10,14 +10,14 @@ import {
 import { MatButton } from '@angular/material/button';
 import { ActivatedRoute, Router } from '@angular/router';
 import { saidCards, showSaid, truthOf } from '@enumeron/core/learn';
-import { hideRail } from '../../pack/rail-hidden';
-import { CardText } from '../../shared/card-text';
+import { hideRail } from '../../nouns/pack/rail-hidden';
+import { CardText } from '../../ui/card-text';
 import { takeKeys } from '../drill/drill-keys';
 import { ItemQuestion } from '../drill/item-source';
 import { Practice } from '../drill/practice';
 import { Source } from '../drill/source';
 import { StayOn } from '../drill/stay-on';
-import { LearnStore } from '../learn.store';
+import { LearnStore } from '../../nouns/learning/learn.store';
 
 /** Longer than any deal: it ends with the pack and not with the clock. In minutes. */
 const NO_END = 600;

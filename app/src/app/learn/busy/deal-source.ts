@@ -4,7 +4,7 @@ import { Card } from '@enumeron/core/deck';
 import { Item, itemId } from '@enumeron/core/learn';
 import { ItemQuestion, ItemSource } from '../drill/item-source';
 import { Question } from '../drill/source';
-import { PackStore } from '../../pack/pack.store';
+import { PackStore } from '../../nouns/pack/pack.store';
 
 /** The cards of the real pack from the top: what comes first, and what follows each. */
 @Injectable()

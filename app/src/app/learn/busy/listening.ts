@@ -1,6 +1,6 @@
 import { inject, Injectable } from '@angular/core';
 import { dueItems, Item, itemId, itemsOf } from '@enumeron/core/learn';
-import { LearnStore } from '../learn.store';
+import { LearnStore } from '../../nouns/learning/learn.store';
 
 /** What is gone through while the hands are busy: nothing is answered, so that nothing is noted. */
 @Injectable()

@@ -13,12 +13,12 @@ import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { Router } from '@angular/router';
 import { DIRECTION_WORDS, Item, promptOf, showSaid, speakSaid, truthOf } from '@enumeron/core/learn';
 import { fromEvent } from 'rxjs';
-import { hideRail } from '../../pack/rail-hidden';
-import { CardText } from '../../shared/card-text';
-import { Clock } from '../../shared/clock';
+import { hideRail } from '../../nouns/pack/rail-hidden';
+import { CardText } from '../../ui/card-text';
+import { Clock } from '../../platform/clock';
 import { takeKeys } from '../drill/drill-keys';
 import { StayOn } from '../drill/stay-on';
-import { LearnStore } from '../learn.store';
+import { LearnStore } from '../../nouns/learning/learn.store';
 import { Listening } from './listening';
 import { Voice } from './voice';
 
@@ -32,7 +32,7 @@ const BETWEEN = 1200;
   providers: [Listening, StayOn, Voice],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './spoken.html',
-  styleUrls: ['../../shared/page.scss', '../drill/drill.scss', './spoken.scss'],
+  styleUrls: ['../../ui/page.scss', '../drill/drill.scss', './spoken.scss'],
 })
 export class Spoken {
   protected readonly store = inject(LearnStore);

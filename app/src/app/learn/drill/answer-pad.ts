@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { Card, Order } from '@enumeron/core/deck';
 import { Asks } from '@enumeron/core/learn';
-import { CardPad } from '../../shared/form/card-pad';
-import { ThumbPad } from '../../shared/form/thumb-pad';
-import { Viewport } from '../../shared/viewport';
+import { CardPad } from '../../ui/form/card-pad';
+import { ThumbPad } from '../../ui/form/thumb-pad';
+import { Viewport } from '../../platform/viewport';
 
 const DIGITS = ['1', '2', '3', '4', '5', '6', '7', '8', '9'] as const;
 

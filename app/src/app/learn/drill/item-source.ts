@@ -16,14 +16,14 @@ import {
   Standing,
   truthOf,
 } from '@enumeron/core/learn';
-import { Journal } from '../../data/journal';
-import { placeOf } from '../../data/kind';
-import { itemKey, ITEMS } from '../../data/kinds/items';
-import { REVIEWS } from '../../data/kinds/reviews';
-import { newId } from '../../data/new-id';
-import { Clock } from '../../shared/clock';
-import { ImagesStore } from '../images.store';
-import { LearnStore } from '../learn.store';
+import { Journal } from '../../storage/journal';
+import { placeOf } from '../../storage/kind';
+import { itemKey, ITEMS } from '../../nouns/learning/items.kind';
+import { REVIEWS } from '../../nouns/learning/reviews.kind';
+import { newId } from '../../platform/new-id';
+import { Clock } from '../../platform/clock';
+import { ImagesStore } from '../../nouns/learning/images.store';
+import { LearnStore } from '../../nouns/learning/learn.store';
 import { counted, PRACTICE_PLACE } from './practice-row';
 import { Given, How, Meeting, Question, Source, TakenBack } from './source';
 

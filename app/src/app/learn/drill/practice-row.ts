@@ -1,5 +1,5 @@
-import { onlyPlace } from '../../data/kind';
-import { PRACTICE, PracticeRow } from '../../data/kinds/practice';
+import { onlyPlace } from '../../storage/kind';
+import { PRACTICE, PracticeRow } from '../../nouns/learning/practice.kind';
 
 export const PRACTICE_PLACE = onlyPlace(PRACTICE);
 

@@ -1,9 +1,9 @@
 import { computed, inject, Injectable, signal, untracked } from '@angular/core';
 import { ParamMap } from '@angular/router';
 import { Said } from '@enumeron/core/learn';
-import { Journal } from '../../data/journal';
-import { Clock } from '../../shared/clock';
-import { LearnStore } from '../learn.store';
+import { Journal } from '../../storage/journal';
+import { Clock } from '../../platform/clock';
+import { LearnStore } from '../../nouns/learning/learn.store';
 import { PRACTICE_PLACE } from './practice-row';
 import { Given, Meeting, Question, Source, TakenBack } from './source';
 

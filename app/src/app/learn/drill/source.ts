@@ -2,7 +2,7 @@ import { Signal } from '@angular/core';
 import { ParamMap } from '@angular/router';
 import { Answered, Asks, Said } from '@enumeron/core/learn';
 import { SumLine } from '@enumeron/core/reckon';
-import { Committed } from '../../data/journal';
+import { Committed } from '../../storage/journal';
 
 /** A card that is met for the first time: all that is to be known of it. */
 export interface Meeting {

@@ -1,6 +1,6 @@
 import { formatCard, parseCard } from '@enumeron/core/deck';
-import { imageOf, LONGEST_IMAGE } from '../../data/kinds/images';
-import { makeCsv, parseCells } from '../../shared/csv';
+import { imageOf, LONGEST_IMAGE } from '../../nouns/learning/images.kind';
+import { makeCsv, parseCells } from '../../platform/csv';
 
 /** The largest number that can have an image. */
 const LARGEST = 108;

@@ -10,9 +10,9 @@ import {
   showSaid,
   truthOf,
 } from '@enumeron/core/learn';
-import { ItemRow } from '../../data/kinds/items';
-import { makeCsv } from '../../shared/csv';
-import { ReviewRow } from '../../data/kinds/reviews';
+import { ItemRow } from '../../nouns/learning/items.kind';
+import { makeCsv } from '../../platform/csv';
+import { ReviewRow } from '../../nouns/learning/reviews.kind';
 
 /** An order with what is needed to write its learning down. */
 export interface Learnt {

@@ -1,14 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { formatCard, sayProblem, showCard } from '@enumeron/core/deck';
-import { imageOf, LONGEST_IMAGE } from '../../data/kinds/images';
-import { CardText } from '../../shared/card-text';
-import { download } from '../../shared/download';
-import { once } from '../../shared/once';
-import { readTextFile } from '../../shared/read-file';
-import { Scripts } from '../../shared/scripts';
-import { ImagesStore } from '../images.store';
-import { LearnStore } from '../learn.store';
+import { imageOf, LONGEST_IMAGE } from '../../nouns/learning/images.kind';
+import { CardText } from '../../ui/card-text';
+import { download } from '../../platform/download';
+import { once } from '../../platform/once';
+import { readTextFile } from '../../platform/read-file';
+import { Scripts } from '../../platform/scripts';
+import { ImagesStore } from '../../nouns/learning/images.store';
+import { LearnStore } from '../../nouns/learning/learn.store';
 
 /** The largest file with images, in bytes. */
 const LARGEST_FILE = 100_000;
@@ -19,7 +19,7 @@ const LARGEST_FILE = 100_000;
   imports: [CardText, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './images.html',
-  styleUrls: ['../../shared/page.scss', './images.scss'],
+  styleUrls: ['../../ui/page.scss', './images.scss'],
 })
 export class Images {
   protected readonly store = inject(LearnStore);

@@ -1,4 +1,4 @@
-import { CountPipe } from '../../shared/count-pipe';
+import { CountPipe } from '../../ui/count-pipe';
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
@@ -7,11 +7,11 @@ import { Router } from '@angular/router';
 import { showCard } from '@enumeron/core/deck';
 import { bestRuns, RUN_WAYS, runSequence, runTime, RunWay, slowestSteps } from '@enumeron/core/learn';
 import { switchMap } from 'rxjs';
-import { RunRow, RUNS } from '../../data/kinds/runs';
-import { Reader } from '../../data/reader';
-import { Storage } from '../../data/storage';
-import { CardText } from '../../shared/card-text';
-import { LearnStore } from '../learn.store';
+import { RunRow, RUNS } from '../../nouns/learning/runs.kind';
+import { Reader } from '../../storage/reader';
+import { Storage } from '../../storage/storage';
+import { CardText } from '../../ui/card-text';
+import { LearnStore } from '../../nouns/learning/learn.store';
 import { startByEnter } from '../start-by-enter';
 
 /** So many of the best runs are shown, and so many of their slowest steps. */
@@ -26,7 +26,7 @@ const BEGINNINGS = ['the top', 'any card'] as const;
   imports: [CountPipe, CardText, DatePipe, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './run.html',
-  styleUrls: ['../../shared/page.scss', './run.scss'],
+  styleUrls: ['../../ui/page.scss', './run.scss'],
 })
 export class Run {
   protected readonly store = inject(LearnStore);

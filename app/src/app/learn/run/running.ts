@@ -14,17 +14,17 @@ import { ActivatedRoute, Router } from '@angular/router';
 import { Card, looksLike, showCard } from '@enumeron/core/deck';
 import { EMPTY, pickCard, RUN_WAYS, runSequence, showTyped, Typed, typeKey } from '@enumeron/core/learn';
 import { fromEvent } from 'rxjs';
-import { Journal } from '../../data/journal';
-import { placeOf } from '../../data/kind';
-import { RunRow, RUNS } from '../../data/kinds/runs';
-import { newId } from '../../data/new-id';
-import { hideRail } from '../../pack/rail-hidden';
-import { CardText } from '../../shared/card-text';
-import { Clock } from '../../shared/clock';
+import { Journal } from '../../storage/journal';
+import { placeOf } from '../../storage/kind';
+import { RunRow, RUNS } from '../../nouns/learning/runs.kind';
+import { newId } from '../../platform/new-id';
+import { hideRail } from '../../nouns/pack/rail-hidden';
+import { CardText } from '../../ui/card-text';
+import { Clock } from '../../platform/clock';
 import { AnswerPad } from '../drill/answer-pad';
 import { takeKeys } from '../drill/drill-keys';
 import { StayOn } from '../drill/stay-on';
-import { LearnStore } from '../learn.store';
+import { LearnStore } from '../../nouns/learning/learn.store';
 import { clockTime } from './run';
 
 /** One run on its way: card after card, typed, or said with a key or a tap for each. */

@@ -2,14 +2,14 @@ import { ChangeDetectionStrategy, Component, inject, Injector, signal } from '@a
 import { MatButton } from '@angular/material/button';
 import { DAY, forecastOf } from '@enumeron/core/learn';
 import { filter, firstValueFrom, map } from 'rxjs';
-import { Clock } from '../../shared/clock';
-import { download } from '../../shared/download';
-import { once } from '../../shared/once';
-import { Scripts } from '../../shared/scripts';
-import { RUN_JOB } from '../../workers/jobs';
+import { Clock } from '../../platform/clock';
+import { download } from '../../platform/download';
+import { once } from '../../platform/once';
+import { Scripts } from '../../platform/scripts';
+import { RUN_JOB } from '../../platform/workers/jobs';
 import type { Learnt } from '../files/learning-csv';
-import { History } from '../history';
-import { LearnStore } from '../learn.store';
+import { History } from '../../nouns/learning/history';
+import { LearnStore } from '../../nouns/learning/learn.store';
 
 /** So many days are entered, from so many runs of the schedule. */
 const [DAYS, RUNS, SEED] = [30, 8, 11];
@@ -30,7 +30,7 @@ const [DAYS, RUNS, SEED] = [30, 8, 11];
       <button mat-stroked-button type="button" (click)="calendar()">Practice days, iCalendar</button>
     </div>
     <p class="lead" role="status">{{ note() }}</p>`,
-  styleUrl: '../../shared/page.scss',
+  styleUrl: '../../ui/page.scss',
 })
 export class LearnFiles {
   private readonly store = inject(LearnStore);

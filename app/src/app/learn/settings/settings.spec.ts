@@ -18,26 +18,27 @@ import { freshApp, until } from '../../../testing/fresh';
 import { runHere } from '../../../testing/jobs';
 import { FakeClock, press } from '../../../testing/learner';
 import { render, Rendered } from '../../../testing/render';
-import { Database } from '../../data/database';
-import { ITEMS, itemKey } from '../../data/kinds/items';
-import { Journal } from '../../data/journal';
-import { JOURNAL } from '../../data/kinds/journal';
-import { OrderRow, ORDERS } from '../../data/kinds/orders';
-import { ReviewRow, REVIEWS } from '../../data/kinds/reviews';
-import { SCHEDULES } from '../../data/kinds/schedules';
-import { OrdersStore } from '../../data/orders.store';
-import { sampleOrders } from '../../data/sample';
-import { TIDEMARK } from '../../data/tidemark';
-import { HeadWayStore } from '../../pack/head-way.store';
-import { PackStore } from '../../pack/pack.store';
-import { Clock } from '../../shared/clock';
-import { RUN_JOB } from '../../workers/jobs';
+import { Database } from '../../storage/database';
+import { ITEMS, itemKey } from '../../nouns/learning/items.kind';
+import { Journal } from '../../storage/journal';
+import { JOURNAL } from '../../storage/kinds/journal';
+import { OrderRow, ORDERS } from '../../nouns/orders/orders.kind';
+import { ReviewRow, REVIEWS } from '../../nouns/learning/reviews.kind';
+import { SCHEDULES } from '../../nouns/learning/schedules.kind';
+import { OrderChanges } from '../../nouns/pack/order-changes';
+import { OrdersStore } from '../../nouns/orders/orders.store';
+import { sampleOrders } from '../../nouns/orders/sample';
+import { TIDEMARK } from '../../nouns/orders/tidemark';
+import { HeadWayStore } from '../../nouns/learning/head-way.store';
+import { PackStore } from '../../nouns/pack/pack.store';
+import { Clock } from '../../platform/clock';
+import { RUN_JOB } from '../../platform/workers/jobs';
 import { itemsCsv, reviewsCsv } from '../files/learning-csv';
 import { practiceCalendar } from '../files/practice-calendar';
-import { ImagesStore } from '../images.store';
-import { LearnStore } from '../learn.store';
-import { Orphans } from '../orphans';
-import { SampleLearning } from '../sample/sample-learning';
+import { ImagesStore } from '../../nouns/learning/images.store';
+import { LearnStore } from '../../nouns/learning/learn.store';
+import { Orphans } from '../../nouns/learning/orphans';
+import { SampleLearning } from '../../nouns/learning/sample-learning';
 import { Today } from '../today/today';
 import { LearnSettings } from './settings';
 
@@ -295,7 +296,7 @@ const learn = async (row: OrderRow): Promise<void> => {
 const edit = async (id: string, cards: readonly number[]): Promise<void> => {
   const orders = TestBed.inject(OrdersStore);
   const row = orders.find(id) as OrderRow;
-  await orders.change(row, row.name, cards);
+  await TestBed.inject(OrderChanges).change(row, row.name, cards);
 };
 
 test('an edited order says whose answers are others now, and begins them anew or keeps their schedule', async () => {

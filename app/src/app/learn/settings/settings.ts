@@ -1,4 +1,4 @@
-import { CountPipe } from '../../shared/count-pipe';
+import { CountPipe } from '../../ui/count-pipe';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { sayProblem } from '@enumeron/core/deck';
@@ -16,11 +16,11 @@ import {
   scheduleChange,
   ScheduleSettings,
 } from '@enumeron/core/learn';
-import { HeadWayList } from '../../shared/head-way-list';
-import { once } from '../../shared/once';
-import { History } from '../history';
-import { LearnStore } from '../learn.store';
-import { Rescheduling, Tried } from '../rescheduling';
+import { HeadWayList } from '../../ui/head-way-list';
+import { once } from '../../platform/once';
+import { History } from '../../nouns/learning/history';
+import { LearnStore } from '../../nouns/learning/learn.store';
+import { Rescheduling, Tried } from '../../nouns/learning/rescheduling';
 import { LearnFiles } from './learn-files';
 
 /** What the schedule's wanted retention may be, in percent. */
@@ -35,7 +35,7 @@ const seconds = (ms: number): string => (ms / 1000).toString();
   providers: [History, Rescheduling],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './settings.html',
-  styleUrls: ['../../shared/page.scss', './settings.scss'],
+  styleUrls: ['../../ui/page.scss', './settings.scss'],
 })
 export class LearnSettings {
   protected readonly store = inject(LearnStore);

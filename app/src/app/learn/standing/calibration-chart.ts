@@ -53,7 +53,7 @@ const [SIZE, LEFT, BELOW] = [220, 34, 18];
         </table>
       </details>
     }`,
-  styleUrl: '../../shared/chart.scss',
+  styleUrl: '../../ui/charts/chart.scss',
   styles: `
     .square {
       max-width: 20rem;

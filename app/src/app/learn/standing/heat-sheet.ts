@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { bySuit, placeOf } from '@enumeron/core/deck';
 import { Direction, DIRECTION_WORDS, itemId, ItemPace } from '@enumeron/core/learn';
-import { markOnRail } from '../../pack/marks';
-import { PackStore } from '../../pack/pack.store';
-import { LearnStore } from '../learn.store';
+import { markOnRail } from '../../nouns/pack/marks';
+import { PackStore } from '../../nouns/pack/pack.store';
+import { LearnStore } from '../../nouns/learning/learn.store';
 import { SuitCell, SuitSheet } from '../suit-sheet';
 
 /** From this many milliseconds on a card is as pale as it gets. */
@@ -49,7 +49,7 @@ const toldOf = (pace: ItemPace | undefined): Omit<SuitCell, 'card'> => {
       longer the bar, the faster; framed is fluent, and what is not is hatched on the rail.
     </p>
     <en-suit-sheet [rows]="rows()" />`,
-  styleUrls: ['../../shared/page.scss', '../../shared/chart.scss'],
+  styleUrls: ['../../ui/page.scss', '../../ui/charts/chart.scss'],
 })
 export class HeatSheet {
   readonly paces = input.required<ReadonlyMap<string, ItemPace>>();

@@ -3,7 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { DAY, daySpeeds, Heard, speedBins } from '@enumeron/core/learn';
 import { scaleBand, scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
-import { Clock } from '../../shared/clock';
+import { Clock } from '../../platform/clock';
 
 const [WIDTH, HEIGHT, LEFT, BELOW] = [520, 120, 34, 18];
 
@@ -16,7 +16,7 @@ const DAYS = 40;
   imports: [DatePipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './speed-chart.html',
-  styleUrl: '../../shared/chart.scss',
+  styleUrl: '../../ui/charts/chart.scss',
 })
 export class SpeedChart {
   readonly answers = input.required<readonly Heard[]>();

@@ -1,7 +1,7 @@
 import { Routes } from '@angular/router';
 import { ChosenSource } from '../drill/chosen-source';
 import { drillRoute } from '../drill/drill-route';
-import { SumsStore } from '../sums/sums.store';
+import { SumsStore } from '../../nouns/learning/sums.store';
 import { Standing } from './standing';
 
 export const STANDING_ROUTES: Routes = [

@@ -1,8 +1,8 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
 import { Heard, itemPaces, Schedule } from '@enumeron/core/learn';
-import { ReviewRow } from '../../data/kinds/reviews';
-import { History } from '../history';
-import { LearnStore } from '../learn.store';
+import { ReviewRow } from '../../nouns/learning/reviews.kind';
+import { History } from '../../nouns/learning/history';
+import { LearnStore } from '../../nouns/learning/learn.store';
 
 /** The last answers of an order are shown, so many at most. */
 export const SHOWN = 2000;

@@ -1,9 +1,9 @@
-import { CountPipe } from '../../shared/count-pipe';
+import { CountPipe } from '../../ui/count-pipe';
 import { ChangeDetectionStrategy, Component, computed, effect, inject } from '@angular/core';
 import { StageVerdict, stageVerdict } from '@enumeron/core/learn';
-import { CardText } from '../../shared/card-text';
-import { History } from '../history';
-import { LearnStore } from '../learn.store';
+import { CardText } from '../../ui/card-text';
+import { History } from '../../nouns/learning/history';
+import { LearnStore } from '../../nouns/learning/learn.store';
 import { CalibrationChart } from './calibration-chart';
 import { HeatSheet } from './heat-sheet';
 import { SpeedChart } from './speed-chart';
@@ -24,7 +24,7 @@ const VERDICTS: Readonly<Record<StageVerdict['verdict'], string>> = {
   providers: [History, StandingStore],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './standing.html',
-  styleUrls: ['../../shared/page.scss', './standing.scss'],
+  styleUrls: ['../../ui/page.scss', './standing.scss'],
 })
 export class Standing {
   protected readonly store = inject(LearnStore);

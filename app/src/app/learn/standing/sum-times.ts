@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { scaleLinear } from 'd3-scale';
-import { SumsStore } from '../sums/sums.store';
+import { SumsStore } from '../../nouns/learning/sums.store';
 
 /** The median time of each kind of sum against the wanted one. */
 @Component({
@@ -38,7 +38,7 @@ import { SumsStore } from '../sums/sums.store';
         </table>
       </div>
     }`,
-  styleUrl: '../../shared/chart.scss',
+  styleUrl: '../../ui/charts/chart.scss',
   styles: `
     .bars {
       width: 100%;

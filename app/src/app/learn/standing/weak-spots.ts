@@ -13,8 +13,8 @@ import {
   truthOf,
   weakest,
 } from '@enumeron/core/learn';
-import { CardText } from '../../shared/card-text';
-import { LearnStore } from '../learn.store';
+import { CardText } from '../../ui/card-text';
+import { LearnStore } from '../../nouns/learning/learn.store';
 
 /** So many pairs are shown. */
 const PAIRS = 8;
@@ -50,7 +50,7 @@ const PAIRS = 8;
         }
       </ul>
     }`,
-  styleUrl: '../../shared/chart.scss',
+  styleUrl: '../../ui/charts/chart.scss',
   styles: `
     ol,
     ul {

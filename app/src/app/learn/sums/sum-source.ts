@@ -2,15 +2,15 @@ import { computed, inject, Injectable, untracked } from '@angular/core';
 import { ParamMap } from '@angular/router';
 import { seededRng } from '@enumeron/core/deck';
 import { Drawn, drawSum, Inputs, nextLevel, Said, sameSaid, showSaid, SumKind } from '@enumeron/core/learn';
-import { Journal } from '../../data/journal';
-import { placeOf } from '../../data/kind';
-import { SumRow, SUMS } from '../../data/kinds/sums';
-import { newId } from '../../data/new-id';
-import { Clock } from '../../shared/clock';
+import { Journal } from '../../storage/journal';
+import { placeOf } from '../../storage/kind';
+import { SumRow, SUMS } from '../../nouns/learning/sums.kind';
+import { newId } from '../../platform/new-id';
+import { Clock } from '../../platform/clock';
 import { counted, PRACTICE_PLACE } from '../drill/practice-row';
 import { Given, How, Question, Source, TakenBack } from '../drill/source';
-import { LearnStore } from '../learn.store';
-import { SumsStore } from './sums.store';
+import { LearnStore } from '../../nouns/learning/learn.store';
+import { SumsStore } from '../../nouns/learning/sums.store';
 
 interface SumQuestion extends Question {
   readonly drawn: Drawn;

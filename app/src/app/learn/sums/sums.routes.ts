@@ -2,7 +2,7 @@ import { Routes } from '@angular/router';
 import { drillRoute } from '../drill/drill-route';
 import { SumSource } from './sum-source';
 import { Sums } from './sums';
-import { SumsStore } from './sums.store';
+import { SumsStore } from '../../nouns/learning/sums.store';
 
 export const SUMS_ROUTES: Routes = [
   {

@@ -3,8 +3,8 @@ import { MatButton } from '@angular/material/button';
 import { Router } from '@angular/router';
 import { LEVELS, SumKind, TARGET } from '@enumeron/core/learn';
 import { startByEnter } from '../start-by-enter';
-import { LearnStore } from '../learn.store';
-import { KindStanding, SumsStore } from './sums.store';
+import { LearnStore } from '../../nouns/learning/learn.store';
+import { KindStanding, SumsStore } from '../../nouns/learning/sums.store';
 
 /** What a level is called: how many things make a sum hard. */
 const LEVEL_WORDS = ['plain', 'one thing', 'two things', 'three things'] as const;

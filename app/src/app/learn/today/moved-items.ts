@@ -1,12 +1,12 @@
 import { computed, inject, Injectable } from '@angular/core';
 import { Item, parseItem, promptOf, showSaid, truthOf } from '@enumeron/core/learn';
-import { Journal } from '../../data/journal';
-import { placeOf } from '../../data/kind';
-import { ItemRow, ITEMS } from '../../data/kinds/items';
-import { ReviewRow, REVIEWS } from '../../data/kinds/reviews';
-import { newId } from '../../data/new-id';
-import { Clock } from '../../shared/clock';
-import { LearnStore } from '../learn.store';
+import { Journal } from '../../storage/journal';
+import { placeOf } from '../../storage/kind';
+import { ItemRow, ITEMS } from '../../nouns/learning/items.kind';
+import { ReviewRow, REVIEWS } from '../../nouns/learning/reviews.kind';
+import { newId } from '../../platform/new-id';
+import { Clock } from '../../platform/clock';
+import { LearnStore } from '../../nouns/learning/learn.store';
 
 /** So many of them are named. */
 const NAMED = 6;

@@ -1,10 +1,10 @@
-import { CountPipe } from '../../shared/count-pipe';
+import { CountPipe } from '../../ui/count-pipe';
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { DAY, forecastOf } from '@enumeron/core/learn';
 import { scaleBand, scaleLinear } from 'd3-scale';
-import { answerOf, jobView } from '../../workers/job-view';
-import { LearnStore } from '../learn.store';
+import { answerOf, jobView } from '../../platform/workers/job-view';
+import { LearnStore } from '../../nouns/learning/learn.store';
 
 /** So many days are drawn; the schedule is run on beyond them, to see when all is held. */
 const [DRAWN, DAYS, RUNS, SEED] = [30, 120, 12, 11];
@@ -61,7 +61,7 @@ const [WIDTH, HEIGHT] = [300, 70];
     } @else {
       <p>{{ failed() ? 'A script is missing. Reload the page.' : 'Running the schedule forward …' }}</p>
     }`,
-  styleUrl: '../../shared/chart.scss',
+  styleUrl: '../../ui/charts/chart.scss',
   styles: `
     svg {
       max-width: none;

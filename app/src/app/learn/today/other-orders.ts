@@ -1,10 +1,10 @@
 import { computed, inject, Injectable } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { DAY, shareMinutes } from '@enumeron/core/learn';
-import { ITEMS } from '../../data/kinds/items';
-import { OrdersStore } from '../../data/orders.store';
-import { Storage } from '../../data/storage';
-import { LearnStore } from '../learn.store';
+import { ITEMS } from '../../nouns/learning/items.kind';
+import { OrdersStore } from '../../nouns/orders/orders.store';
+import { Storage } from '../../storage/storage';
+import { LearnStore } from '../../nouns/learning/learn.store';
 
 /** Other orders of which something was begun, with what is due and their share of the day's minutes. */
 @Injectable()

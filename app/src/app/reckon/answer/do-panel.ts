@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { CardText } from '../../shared/card-text';
+import { CardText } from '../../ui/card-text';
 
 /** What to do: the answer, the largest thing on the sheet, or what is still lacking; and notes below it. */
 @Component({

@@ -2,10 +2,10 @@ import { TestBed } from '@angular/core/testing';
 import { headWay, headWays } from '@enumeron/core/arrange';
 import { freshApp, until } from '../../../testing/fresh';
 import { render } from '../../../testing/render';
-import { LEARNING } from '../../data/kinds/learning';
-import { sampleOrders } from '../../data/sample';
-import { HeadWayStore } from '../../pack/head-way.store';
-import { PackStore } from '../../pack/pack.store';
+import { LEARNING } from '../../nouns/learning/learning.kind';
+import { sampleOrders } from '../../nouns/orders/sample';
+import { HeadWayStore } from '../../nouns/learning/head-way.store';
+import { PackStore } from '../../nouns/pack/pack.store';
 import { HeadSum } from './head-sum';
 
 test('a stack number is worked out in the way that was chosen for the order, and not at all before', async () => {

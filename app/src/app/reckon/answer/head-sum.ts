@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { headWay } from '@enumeron/core/file/arrange/headWay';
-import { HeadWayStore } from '../../pack/head-way.store';
-import { PackStore } from '../../pack/pack.store';
-import { HandSum } from '../../shared/hand-sum';
+import { HeadWayStore } from '../../nouns/learning/head-way.store';
+import { PackStore } from '../../nouns/pack/pack.store';
+import { HandSum } from '../../ui/hand-sum';
 
 /** How a card's stack number is worked out, in the way that was chosen for the order; nothing where none was. */
 @Component({

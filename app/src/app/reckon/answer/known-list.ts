@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
 import { Card } from '@enumeron/core/deck';
-import { CardFace } from '../../shared/card-face';
-import { CardText } from '../../shared/card-text';
+import { CardFace } from '../../ui/card-face';
+import { CardText } from '../../ui/card-text';
 
 /** One fact that follows: a card with its stack number, or a number, or a few words. */
 export interface ShownFact {

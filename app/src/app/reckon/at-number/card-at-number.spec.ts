@@ -3,9 +3,9 @@ import { parseCard, placeOf } from '@enumeron/core/deck';
 import { handlings } from '@enumeron/core/reckon';
 import { freshApp } from '../../../testing/fresh';
 import { render, Rendered } from '../../../testing/render';
-import { RailMarks } from '../../pack/marks';
-import { PackStore } from '../../pack/pack.store';
-import { WantedStore } from '../../pack/wanted.store';
+import { RailMarks } from '../../nouns/pack/marks';
+import { PackStore } from '../../nouns/pack/pack.store';
+import { WantedStore } from '../../nouns/pack/wanted.store';
 import { CardAtNumber } from './card-at-number';
 
 const card = (name: string): number => parseCard(name) as number;

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
-import { markOnRail } from '../../pack/marks';
-import { PackStore } from '../../pack/pack.store';
-import { WantedStore } from '../../pack/wanted.store';
-import { Viewport } from '../../shared/viewport';
+import { markOnRail } from '../../nouns/pack/marks';
+import { PackStore } from '../../nouns/pack/pack.store';
+import { WantedStore } from '../../nouns/pack/wanted.store';
+import { Viewport } from '../../platform/viewport';
 import { Entry } from './entry';
 import { Known } from './known';
 import { Seen } from './seen';

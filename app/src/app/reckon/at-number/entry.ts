@@ -1,7 +1,7 @@
 import { inject, Injectable, signal } from '@angular/core';
 import { Card } from '@enumeron/core/deck';
-import { PackStore } from '../../pack/pack.store';
-import { WantedStore } from '../../pack/wanted.store';
+import { PackStore } from '../../nouns/pack/pack.store';
+import { WantedStore } from '../../nouns/pack/wanted.store';
 
 /** What a pad can fill. */
 export type EntryName = 'face' | 'top' | 'card' | 'number';

@@ -3,10 +3,10 @@ import { Router } from '@angular/router';
 import { showCard } from '@enumeron/core/deck';
 import { describeHandling, handlingMap, handlings, Need, NEEDS, toleratedFirst } from '@enumeron/core/reckon';
 import { scaleBand } from 'd3-scale';
-import { SettingsStore } from '../../data/settings.store';
-import { PackStore } from '../../pack/pack.store';
-import { WantedStore } from '../../pack/wanted.store';
-import { CardText } from '../../shared/card-text';
+import { SettingsStore } from '../../nouns/settings/settings.store';
+import { PackStore } from '../../nouns/pack/pack.store';
+import { WantedStore } from '../../nouns/pack/wanted.store';
+import { CardText } from '../../ui/card-text';
 
 /** The side of the drawing, in its own units. */
 const SIDE = 520;

@@ -2,9 +2,9 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { RouterLink } from '@angular/router';
 import { cardAt, fromFace, placeOf, showCard } from '@enumeron/core/deck';
 import { handSum, placeSum } from '@enumeron/core/reckon';
-import { PackStore } from '../../pack/pack.store';
-import { WantedStore } from '../../pack/wanted.store';
-import { HandSum } from '../../shared/hand-sum';
+import { PackStore } from '../../nouns/pack/pack.store';
+import { WantedStore } from '../../nouns/pack/wanted.store';
+import { HandSum } from '../../ui/hand-sum';
 import { HeadSum } from '../answer/head-sum';
 import { KnownList, ShownFact } from '../answer/known-list';
 

@@ -1,12 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Card, showCard, suitOf } from '@enumeron/core/deck';
-import { PackStore } from '../../pack/pack.store';
-import { EntryField } from '../../shared/form/entry-field';
-import { cardCompleter, cardReader } from '../../shared/form/reading';
-import { Viewport } from '../../shared/viewport';
+import { PackStore } from '../../nouns/pack/pack.store';
+import { EntryField } from '../../ui/form/entry-field';
+import { cardCompleter, cardReader } from '../../ui/form/reading';
+import { Viewport } from '../../platform/viewport';
 import { Entry } from './entry';
-import { LitPad } from '../../shared/form/lit-pad';
+import { LitPad } from '../../ui/form/lit-pad';
 
 /** What the pack has shown since it was last in order. */
 @Component({

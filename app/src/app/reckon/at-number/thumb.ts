@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { Journal } from '../../data/journal';
-import { Undoing } from '../../data/undoing';
-import { PackStore } from '../../pack/pack.store';
-import { WantedStore } from '../../pack/wanted.store';
-import { ThumbPad } from '../../shared/form/thumb-pad';
+import { Journal } from '../../storage/journal';
+import { Undoing } from '../../storage/undoing';
+import { PackStore } from '../../nouns/pack/pack.store';
+import { WantedStore } from '../../nouns/pack/wanted.store';
+import { ThumbPad } from '../../ui/form/thumb-pad';
 import { Entry } from './entry';
 
 /** The pad at the foot of a phone: it fills the entry that is lit, and does what the answer says. */

@@ -11,15 +11,15 @@ import {
   describeHandling,
   describeResult,
 } from '@enumeron/core/reckon';
-import { SettingsStore } from '../../data/settings.store';
-import { PackStore } from '../../pack/pack.store';
-import { WantedStore } from '../../pack/wanted.store';
-import { CardText } from '../../shared/card-text';
-import { EntryField } from '../../shared/form/entry-field';
-import { MissingPart } from '../../shared/missing-part';
-import { cardCompleter, cardReader, numberReader } from '../../shared/form/reading';
-import { Ring } from '../../shared/ring';
-import { Viewport } from '../../shared/viewport';
+import { SettingsStore } from '../../nouns/settings/settings.store';
+import { PackStore } from '../../nouns/pack/pack.store';
+import { WantedStore } from '../../nouns/pack/wanted.store';
+import { CardText } from '../../ui/card-text';
+import { EntryField } from '../../ui/form/entry-field';
+import { MissingPart } from '../../ui/missing-part';
+import { cardCompleter, cardReader, numberReader } from '../../ui/form/reading';
+import { Ring } from '../../ui/ring';
+import { Viewport } from '../../platform/viewport';
 import { Entry } from './entry';
 
 /** How many ways are shown until more are asked for. */

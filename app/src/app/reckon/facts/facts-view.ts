@@ -23,25 +23,25 @@ import {
   State,
 } from '@enumeron/core/reckon/facts';
 import { map, Observable, of, switchMap } from 'rxjs';
-import { MOST_FACTS } from '../../data/kinds/facts';
-import { Icons } from '../../shared/icons';
-import { FactsStore } from '../../pack/facts.store';
-import { markOnRail } from '../../pack/marks';
-import { PackStore } from '../../pack/pack.store';
-import { guessOnRail } from '../../pack/rail-guess';
-import { withValue } from '../../pack/patterns.store';
-import { CardText } from '../../shared/card-text';
-import { EntryField } from '../../shared/form/entry-field';
-import { Notices } from '../../shared/notices';
-import { cardCompleter, cardReader } from '../../shared/form/reading';
-import { Scripts } from '../../shared/scripts';
-import { RUN_JOB } from '../../workers/jobs';
+import { MOST_FACTS } from '../../nouns/pack/facts.kind';
+import { Icons } from '../../ui/icons';
+import { FactsStore } from '../../nouns/pack/facts.store';
+import { markOnRail } from '../../nouns/pack/marks';
+import { PackStore } from '../../nouns/pack/pack.store';
+import { guessOnRail } from '../../nouns/pack/rail-guess';
+import { withValue } from '../../nouns/pack/patterns.store';
+import { CardText } from '../../ui/card-text';
+import { EntryField } from '../../ui/form/entry-field';
+import { Notices } from '../../platform/notices';
+import { cardCompleter, cardReader } from '../../ui/form/reading';
+import { Scripts } from '../../platform/scripts';
+import { RUN_JOB } from '../../platform/workers/jobs';
 import { DoPanel } from '../answer/do-panel';
 import { FACT_FORMS } from '@enumeron/core/reckon/facts';
 import { describeGuesses, guessesOf } from './guesses';
 import { KnownList } from '../answer/known-list';
-import { TellFields } from '../../shared/form/tell-fields';
-import { Telling } from '../../shared/form/telling';
+import { TellFields } from '../../ui/form/tell-fields';
+import { Telling } from '../../ui/form/telling';
 
 /** How many steps of an enumeration may be done at once, before a worker goes on: a few milliseconds. */
 const AT_ONCE = 20_000;

@@ -1,7 +1,7 @@
 import { Card, showCard, speakCard } from '@enumeron/core/deck';
 import { sayShare } from '@enumeron/core/file/odds/sayShare';
 import { chancesOf, Possible } from '@enumeron/core/reckon/facts';
-import { GuessedSlot, RailGuesses } from '../../pack/rail-guess';
+import { GuessedSlot, RailGuesses } from '../../nouns/pack/rail-guess';
 
 /** A card that is less likely than this at a place is not shown there: many are as likely. */
 const WORTH_SHOWING = 0.1;

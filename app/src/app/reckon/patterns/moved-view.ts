@@ -3,12 +3,12 @@ import { MatButton } from '@angular/material/button';
 import { Card, sayProblem } from '@enumeron/core/deck';
 import { applyMove } from '@enumeron/core/moves';
 import { reckonMovedCard } from '@enumeron/core/reckon/patterns';
-import { PackStore } from '../../pack/pack.store';
-import { NextCard } from '../../shared/next-card';
-import { OrderSheet } from '../../shared/order-sheet';
+import { PackStore } from '../../nouns/pack/pack.store';
+import { NextCard } from '../../ui/next-card';
+import { OrderSheet } from '../../ui/order-sheet';
 import { DoPanel } from '../answer/do-panel';
 import { KnownList } from '../answer/known-list';
-import { PatternsStore } from '../../pack/patterns.store';
+import { PatternsStore } from '../../nouns/pack/patterns.store';
 
 const PATH = 'shuffled';
 

@@ -10,7 +10,7 @@ import {
   viewChild,
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
-import { RovingGrid } from '../../shared/roving-grid';
+import { RovingGrid } from '../../ui/roving-grid';
 import { Way, WAYS } from './ways';
 import { WayPicture } from './way-picture';
 

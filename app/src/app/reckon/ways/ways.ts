@@ -1,6 +1,6 @@
 import { Fact } from '@enumeron/core/reckon/facts';
-import { Sent } from '../../pack/sent.store';
-import { WayIn } from '../../shared/room';
+import { Sent } from '../../nouns/procedures/sent.store';
+import { WayIn } from '../../room';
 
 /** One way in: something that was seen, and what is asked of it. */
 export interface Way extends WayIn {

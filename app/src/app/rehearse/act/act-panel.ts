@@ -5,8 +5,8 @@ import type { Asked } from '@enumeron/core/file/rehearse/actOut';
 import { sayOff } from '@enumeron/core/file/rehearse/lead';
 import { sayStep } from '@enumeron/core/file/rehearse/sentence';
 import { hasChance } from '@enumeron/core/file/rehearse/prove';
-import { previewOnRail } from '../../pack/rail-preview';
-import { Mark } from '../../pack/marks';
+import { previewOnRail } from '../../nouns/pack/rail-preview';
+import { Mark } from '../../nouns/pack/marks';
 import { Acting, View } from './acting.store';
 import { railOf } from './rail-of';
 import { sayHeld } from './say-held';
@@ -37,7 +37,7 @@ const WHYS = {
   imports: [MatButton, TablePackets],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './act-panel.html',
-  styleUrls: ['../../shared/page.scss', './act-panel.scss'],
+  styleUrls: ['../../ui/page.scss', './act-panel.scss'],
 })
 export class ActPanel {
   protected readonly acting = inject(Acting);

@@ -2,8 +2,8 @@ import { computed, inject, Injectable, linkedSignal, signal } from '@angular/cor
 import type { Procedure } from '@enumeron/core/file/procedure/procedure';
 import { Acted, actOut, Scene } from '@enumeron/core/file/rehearse/actOut';
 import { stepAt, pathOf } from '@enumeron/core/file/rehearse/editSteps';
-import { fieldsOf, isNumbers, overReload } from '../../shared/over-reload';
-import { answerOf, jobView } from '../../workers/job-view';
+import { fieldsOf, isNumbers, overReload } from '../../platform/over-reload';
+import { answerOf, jobView } from '../../platform/workers/job-view';
 import { Desk } from '../desk/desk.store';
 
 /** Whose eyes the table is seen with. */

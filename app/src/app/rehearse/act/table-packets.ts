@@ -3,7 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input
 import { speakCard } from '@enumeron/core/deck';
 import { Packet } from '@enumeron/core/file/rehearse/actOut';
 import { INDIFFERENT } from '@enumeron/core/file/procedure/table';
-import { faceOf } from '../../shared/face';
+import { faceOf } from '../../ui/face';
 import { View } from './acting.store';
 import { moveCards } from './card-motion';
 

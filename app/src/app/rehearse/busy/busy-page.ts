@@ -1,4 +1,4 @@
-import { CountPipe } from '../../shared/count-pipe';
+import { CountPipe } from '../../ui/count-pipe';
 import { countOf } from '@enumeron/core/file/deck/countOf';
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
@@ -14,12 +14,12 @@ import {
   MOST_HEAPS,
   MOST_MOVES,
 } from '@enumeron/core/file/rehearse/busyRow';
-import { PatternsStore } from '../../pack/patterns.store';
-import { EntryField } from '../../shared/form/entry-field';
-import { numberReader } from '../../shared/form/reading';
-import { once } from '../../shared/once';
-import { answerOf, jobView } from '../../workers/job-view';
-import { ProceduresStore } from '../procedures.store';
+import { PatternsStore } from '../../nouns/pack/patterns.store';
+import { EntryField } from '../../ui/form/entry-field';
+import { numberReader } from '../../ui/form/reading';
+import { once } from '../../platform/once';
+import { answerOf, jobView } from '../../platform/workers/job-view';
+import { ProceduresStore } from '../../nouns/procedures/procedures.store';
 
 /** Where what is told here is kept. */
 const PLACE = 'busy row';
@@ -40,7 +40,7 @@ const wholeIn = (value: unknown, least: number, most: number, otherwise: number)
   imports: [CountPipe, EntryField, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './busy-page.html',
-  styleUrls: ['../../shared/page.scss', './busy-page.scss'],
+  styleUrls: ['../../ui/page.scss', './busy-page.scss'],
 })
 export class BusyPage {
   private readonly told = inject(PatternsStore);

@@ -4,8 +4,8 @@ import { prove } from '@enumeron/core/file/rehearse/prove';
 import { freshApp, until } from '../../../testing/fresh';
 import { runHere } from '../../../testing/jobs';
 import { render, Rendered } from '../../../testing/render';
-import { RUN_JOB } from '../../workers/jobs';
-import { ProceduresStore } from '../procedures.store';
+import { RUN_JOB } from '../../platform/workers/jobs';
+import { ProceduresStore } from '../../nouns/procedures/procedures.store';
 import { BusyPage } from './busy-page';
 
 beforeEach(() =>

@@ -2,8 +2,8 @@ import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, effect, inject, input, untracked } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { sayProblem } from '@enumeron/core/deck';
-import { MissingPart } from '../../shared/missing-part';
-import { Viewport } from '../../shared/viewport';
+import { MissingPart } from '../../ui/missing-part';
+import { Viewport } from '../../platform/viewport';
 import { ActPanel } from '../act/act-panel';
 import { Acting } from '../act/acting.store';
 import { ProofPanel } from '../prove/proof-panel';
@@ -29,7 +29,7 @@ import { Desk } from './desk.store';
   providers: [Acting, Desk, Proving],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './desk-page.html',
-  styleUrls: ['../../shared/page.scss', './desk-page.scss'],
+  styleUrls: ['../../ui/page.scss', './desk-page.scss'],
 })
 export class DeskPage {
   protected readonly desk = inject(Desk);

@@ -37,11 +37,11 @@ import { countSteps, MOST_STEPS, readProcedure } from '@enumeron/core/file/rehea
 import { renameAt } from '@enumeron/core/file/rehearse/rename';
 import { Names } from '@enumeron/core/file/rehearse/words';
 import { concat, EMPTY, map, of, switchMap, timer } from 'rxjs';
-import { Journal } from '../../data/journal';
-import { placeOf } from '../../data/kind';
-import { ProcedureRow, PROCEDURES } from '../../data/kinds/procedures';
-import { fieldsOf, isNumbers, overReload } from '../../shared/over-reload';
-import { ProceduresStore } from '../procedures.store';
+import { Journal } from '../../storage/journal';
+import { placeOf } from '../../storage/kind';
+import { ProcedureRow, PROCEDURES } from '../../nouns/procedures/procedures.kind';
+import { fieldsOf, isNumbers, overReload } from '../../platform/over-reload';
+import { ProceduresStore } from '../../nouns/procedures/procedures.store';
 
 /** How long after a change it is proved anew, in milliseconds. */
 const PAUSE = 200;

@@ -1,4 +1,4 @@
-import { CountPipe } from '../../shared/count-pipe';
+import { CountPipe } from '../../ui/count-pipe';
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { Router } from '@angular/router';
@@ -18,14 +18,14 @@ import {
   sayLooks,
   withRest,
 } from '@enumeron/core/file/rehearse/gather';
-import { Undoing } from '../../data/undoing';
-import { PackStore } from '../../pack/pack.store';
-import { EntryField } from '../../shared/form/entry-field';
-import { numberReader } from '../../shared/form/reading';
-import { Notices } from '../../shared/notices';
-import { once } from '../../shared/once';
-import { fieldsOf, isNumbers, overReload } from '../../shared/over-reload';
-import { ProceduresStore } from '../procedures.store';
+import { Undoing } from '../../storage/undoing';
+import { PackStore } from '../../nouns/pack/pack.store';
+import { EntryField } from '../../ui/form/entry-field';
+import { numberReader } from '../../ui/form/reading';
+import { Notices } from '../../platform/notices';
+import { once } from '../../platform/once';
+import { fieldsOf, isNumbers, overReload } from '../../platform/over-reload';
+import { ProceduresStore } from '../../nouns/procedures/procedures.store';
 
 /** So many ways are listed. */
 const LISTED = 10;
@@ -45,7 +45,7 @@ const TITLES: Readonly<Record<GatheredKind, string>> = {
   imports: [CountPipe, EntryField, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './gather-page.html',
-  styleUrls: ['../../shared/page.scss', './gather-page.scss'],
+  styleUrls: ['../../ui/page.scss', './gather-page.scss'],
 })
 export class GatherPage {
   protected readonly pack = inject(PackStore);

@@ -6,8 +6,8 @@ import { prove } from '@enumeron/core/file/rehearse/prove';
 import { freshApp, until } from '../../../testing/fresh';
 import { render, Rendered } from '../../../testing/render';
 import { undone } from '../../../testing/undo';
-import { PackStore } from '../../pack/pack.store';
-import { ProceduresStore } from '../procedures.store';
+import { PackStore } from '../../nouns/pack/pack.store';
+import { ProceduresStore } from '../../nouns/procedures/procedures.store';
 import { GatherPage } from './gather-page';
 
 beforeEach(() => freshApp([provideRouter([{ path: '**', children: [] }]), ProceduresStore]));

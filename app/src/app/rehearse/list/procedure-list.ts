@@ -3,17 +3,17 @@ import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
 import { Problem } from '@enumeron/core/deck';
 import { newProcedure } from '@enumeron/core/file/rehearse/newProcedure';
-import { LONGEST_PROCEDURE, ProcedureRow } from '../../data/kinds/procedures';
-import { SampleRoom } from '../../data/sample-room';
-import { readJson } from '../../data/read-json';
-import { PackStore } from '../../pack/pack.store';
-import { Notices } from '../../shared/notices';
-import { once } from '../../shared/once';
-import { readTextFile } from '../../shared/read-file';
-import { Scripts } from '../../shared/scripts';
-import { Undoing } from '../../data/undoing';
-import { ProceduresStore } from '../procedures.store';
-import { SAMPLE_KINDS } from '../sample';
+import { LONGEST_PROCEDURE, ProcedureRow } from '../../nouns/procedures/procedures.kind';
+import { SampleRoom } from '../../storage/sample-room';
+import { readJson } from '../../platform/read-json';
+import { PackStore } from '../../nouns/pack/pack.store';
+import { Notices } from '../../platform/notices';
+import { once } from '../../platform/once';
+import { readTextFile } from '../../platform/read-file';
+import { Scripts } from '../../platform/scripts';
+import { Undoing } from '../../storage/undoing';
+import { ProceduresStore } from '../../nouns/procedures/procedures.store';
+import { SAMPLE_KINDS } from '../../nouns/procedures/sample';
 
 /** The procedures that the user has: written anew, opened from a file, removed. */
 @Component({
@@ -21,7 +21,7 @@ import { SAMPLE_KINDS } from '../sample';
   imports: [MatButton, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './procedure-list.html',
-  styleUrls: ['../../shared/page.scss', '../../shared/sample-line.scss', './procedure-list.scss'],
+  styleUrls: ['../../ui/page.scss', '../../ui/sample-line.scss', './procedure-list.scss'],
 })
 export class ProcedureList {
   protected readonly store = inject(ProceduresStore);

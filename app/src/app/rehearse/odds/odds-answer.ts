@@ -2,8 +2,8 @@ import { countOf } from '@enumeron/core/file/deck/countOf';
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
 import { Values } from '@enumeron/core/form';
 import { oddsCurve, OddsQuestion, sayBetween, sayShare, sayTimes } from '@enumeron/core/odds';
-import { ChanceCurve } from '../../shared/chance-curve';
-import { answerOf, jobView } from '../../workers/job-view';
+import { ChanceCurve } from '../../ui/charts/chance-curve';
+import { answerOf, jobView } from '../../platform/workers/job-view';
 
 /** So wide the interval becomes, and so often is tried at most. */
 const [WIDTH, TRIES, SEED] = [0.01, 2_000_000, 1];
@@ -14,7 +14,7 @@ const [WIDTH, TRIES, SEED] = [0.01, 2_000_000, 1];
   imports: [ChanceCurve],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './odds-answer.html',
-  styleUrls: ['../../shared/page.scss', './odds-answer.scss'],
+  styleUrls: ['../../ui/page.scss', './odds-answer.scss'],
 })
 export class OddsAnswer {
   readonly question = input.required<OddsQuestion>();

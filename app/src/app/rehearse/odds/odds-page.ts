@@ -3,9 +3,9 @@ import { RouterLink } from '@angular/router';
 import { completeValues, Field, Values, valueOf } from '@enumeron/core/form';
 import { QUESTIONS } from '@enumeron/core/odds';
 import { sayProblem } from '@enumeron/core/deck';
-import { PatternsStore } from '../../pack/patterns.store';
-import { EntryField } from '../../shared/form/entry-field';
-import { numberReader, Reading } from '../../shared/form/reading';
+import { PatternsStore } from '../../nouns/pack/patterns.store';
+import { EntryField } from '../../ui/form/entry-field';
+import { numberReader, Reading } from '../../ui/form/reading';
 import { OddsAnswer } from './odds-answer';
 
 /** Questions of chance that performers argue about: each with its numbers, exact, and tried beside it. */
@@ -14,7 +14,7 @@ import { OddsAnswer } from './odds-answer';
   imports: [EntryField, OddsAnswer, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './odds-page.html',
-  styleUrls: ['../../shared/page.scss', './odds-page.scss'],
+  styleUrls: ['../../ui/page.scss', './odds-page.scss'],
 })
 export class OddsPage {
   /** The question's address, from the route; the first question where there is none. */

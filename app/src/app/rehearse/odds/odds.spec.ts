@@ -4,7 +4,7 @@ import { QUESTIONS } from '@enumeron/core/odds';
 import { freshApp, until } from '../../../testing/fresh';
 import { render, Rendered } from '../../../testing/render';
 import { undone } from '../../../testing/undo';
-import { PatternsStore } from '../../pack/patterns.store';
+import { PatternsStore } from '../../nouns/pack/patterns.store';
 import { OddsPage } from './odds-page';
 
 beforeEach(() => freshApp([provideRouter([{ path: '**', children: [] }])]));

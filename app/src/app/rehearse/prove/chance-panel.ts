@@ -5,7 +5,7 @@ import type { Estimate } from '@enumeron/core/file/odds/interval';
 import { sayBetween, sayShare } from '@enumeron/core/file/odds/sayShare';
 import { claimsAnything } from '@enumeron/core/file/procedure/walk';
 import { NOTHING_CLAIMED } from '@enumeron/core/file/rehearse/sayProof';
-import { answerOf, jobView } from '../../workers/job-view';
+import { answerOf, jobView } from '../../platform/workers/job-view';
 import { Desk } from '../desk/desk.store';
 
 /** How far the interval may go to either side, in hundredths. */
@@ -80,7 +80,7 @@ const inHundredths = ({ share, low, high }: Estimate): { share: string; between:
         </button>
       }
     </p>`,
-  styleUrls: ['../../shared/page.scss', './proof-panel.scss'],
+  styleUrls: ['../../ui/page.scss', './proof-panel.scss'],
   styles: `
     .between {
       color: var(--muted);

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { ChanceCurve } from '../../shared/chance-curve';
-import { jobView } from '../../workers/job-view';
+import { ChanceCurve } from '../../ui/charts/chance-curve';
+import { jobView } from '../../platform/workers/job-view';
 import { Desk } from '../desk/desk.store';
 
 /** So far to either side of the given as it is. */
@@ -34,7 +34,7 @@ const AROUND = 12;
     } @else {
       <p class="note">Weighing it for each number …</p>
     }`,
-  styleUrl: '../../shared/chart.scss',
+  styleUrl: '../../ui/charts/chart.scss',
 })
 export class CurveChart {
   readonly givens = input.required<readonly string[]>();

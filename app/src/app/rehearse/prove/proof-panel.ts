@@ -8,8 +8,8 @@ import type { Widest } from '@enumeron/core/file/rehearse/widestRange';
 import { pathOf, stepAt } from '@enumeron/core/file/rehearse/editSteps';
 import { hasLikely } from '@enumeron/core/file/rehearse/prove';
 import { sayProof, sayShare } from '@enumeron/core/file/rehearse/sayProof';
-import { CardText } from '../../shared/card-text';
-import { MissingPart } from '../../shared/missing-part';
+import { CardText } from '../../ui/card-text';
+import { MissingPart } from '../../ui/missing-part';
 import { Acting } from '../act/acting.store';
 import { sayHeld } from '../act/say-held';
 import { Desk } from '../desk/desk.store';
@@ -29,7 +29,7 @@ const listed = (choices: readonly (readonly [string, number])[]): string =>
   imports: [CardText, CaseGrid, ChancePanel, CurveChart, MatButton, MatProgressBar, MissingPart],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './proof-panel.html',
-  styleUrls: ['../../shared/page.scss', './proof-panel.scss'],
+  styleUrls: ['../../ui/page.scss', './proof-panel.scss'],
 })
 export class ProofPanel {
   protected readonly desk = inject(Desk);

@@ -3,7 +3,7 @@ import type { Procedure } from '@enumeron/core/file/procedure/procedure';
 import { hasChance } from '@enumeron/core/file/rehearse/prove';
 import { failuresAt } from '@enumeron/core/file/rehearse/sayProof';
 import type { Study, StudyProgress } from '@enumeron/core/file/rehearse/study';
-import { answerOf, jobView } from '../../workers/job-view';
+import { answerOf, jobView } from '../../platform/workers/job-view';
 import { Desk } from '../desk/desk.store';
 
 /** How many steps are done by itself while one writes, and how many when one asks for all of them. */

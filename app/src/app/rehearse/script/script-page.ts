@@ -7,7 +7,7 @@ import { claimsAnything } from '@enumeron/core/file/procedure/walk';
 import { NOTHING_CLAIMED, sayProof, sayShare } from '@enumeron/core/file/rehearse/sayProof';
 import { audiencesIn, saidTo } from '@enumeron/core/file/rehearse/says';
 import { sentenceBehindWho, whoOf } from '@enumeron/core/file/rehearse/sentence';
-import { answerOf, jobView } from '../../workers/job-view';
+import { answerOf, jobView } from '../../platform/workers/job-view';
 import { Desk } from '../desk/desk.store';
 import { Proving } from '../prove/proving.store';
 
@@ -66,7 +66,7 @@ const scriptLine = (line: Line, audience: string): ScriptLine => {
   providers: [Desk, Proving],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './script-page.html',
-  styleUrls: ['../../shared/page.scss', './script-page.scss'],
+  styleUrls: ['../../ui/page.scss', './script-page.scss'],
 })
 export class ScriptPage {
   /** The procedure's id, from the route. */

@@ -20,7 +20,7 @@ import {
   PALETTE,
   surroundings,
 } from '@enumeron/core/file/rehearse/palette';
-import { Notices } from '../../shared/notices';
+import { Notices } from '../../platform/notices';
 import { keepShut, openNow } from './keep-shut';
 import { Desk } from '../desk/desk.store';
 

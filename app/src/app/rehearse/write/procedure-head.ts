@@ -11,15 +11,15 @@ import {
 import { Router, RouterLink } from '@angular/router';
 import { FORMAT, VERSION } from '@enumeron/core/file/rehearse/readProcedure';
 import { fileName, typedName } from '@enumeron/core/file/formats/name';
-import { download } from '../../shared/download';
-import { MissingPart } from '../../shared/missing-part';
-import { Notices } from '../../shared/notices';
-import { once } from '../../shared/once';
-import { Scripts } from '../../shared/scripts';
+import { download } from '../../platform/download';
+import { MissingPart } from '../../ui/missing-part';
+import { Notices } from '../../platform/notices';
+import { once } from '../../platform/once';
+import { Scripts } from '../../platform/scripts';
 import { sayProblem } from '@enumeron/core/deck';
-import { SentStore } from '../../pack/sent.store';
+import { SentStore } from '../../nouns/procedures/sent.store';
 import { Desk } from '../desk/desk.store';
-import { ProceduresStore } from '../procedures.store';
+import { ProceduresStore } from '../../nouns/procedures/procedures.store';
 import { SetUp } from './set-up';
 
 /** The name of a procedure, what it needs, its set-up, and the way out of here as a file. */

@@ -3,8 +3,8 @@ import { formatCard, Card } from '@enumeron/core/deck';
 import type { Procedure } from '@enumeron/core/file/procedure/procedure';
 import { without } from '@enumeron/core/file/rehearse/editSteps';
 import { readLaid, sayLaid } from '@enumeron/core/file/rehearse/laidWords';
-import { OrdersStore } from '../../data/orders.store';
-import { PackStore } from '../../pack/pack.store';
+import { OrdersStore } from '../../nouns/orders/orders.store';
+import { PackStore } from '../../nouns/pack/pack.store';
 import { Desk } from '../desk/desk.store';
 
 /** The texts of a procedure beside its steps. */

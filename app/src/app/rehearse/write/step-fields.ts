@@ -4,7 +4,7 @@ import { MatAutocompleteOrigin } from '@angular/material/autocomplete';
 import { byOf, Likely, Step } from '@enumeron/core/file/procedure/procedure';
 import { pathOf } from '@enumeron/core/file/rehearse/editSteps';
 import { sayWho, sentenceBehindWho } from '@enumeron/core/file/rehearse/sentence';
-import { Notices } from '../../shared/notices';
+import { Notices } from '../../platform/notices';
 import { Desk } from '../desk/desk.store';
 import { LeadField } from './lead-field';
 import { LikelyField } from './likely-field';

@@ -14,7 +14,7 @@ import type { Step } from '@enumeron/core/file/procedure/procedure';
 import { isSteps } from '@enumeron/core/file/rehearse/draft';
 import { Line, pathOf, pathsFrom, sayPath, stepAt } from '@enumeron/core/file/rehearse/editSteps';
 import { whoOf } from '@enumeron/core/file/rehearse/sentence';
-import { Notices } from '../../shared/notices';
+import { Notices } from '../../platform/notices';
 import { Acting } from '../act/acting.store';
 import { Proving } from '../prove/proving.store';
 import { Desk, Wanted } from '../desk/desk.store';

@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { weave, WeaveKind } from '@enumeron/core/moves';
 import { mirroredMates, weaveCycles } from '@enumeron/core/weave';
-import { PackStore } from '../../pack/pack.store';
-import { EntryField } from '../../shared/form/entry-field';
-import { numberReader } from '../../shared/form/reading';
-import { answerOf, jobView } from '../../workers/job-view';
+import { PackStore } from '../../nouns/pack/pack.store';
+import { EntryField } from '../../ui/form/entry-field';
+import { numberReader } from '../../ui/form/reading';
+import { answerOf, jobView } from '../../platform/workers/job-view';
 import { CycleRing } from './cycle-ring';
 
 /** The largest pack that is looked at. */
@@ -16,12 +16,7 @@ const LARGEST = 64;
   imports: [CycleRing, EntryField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cycles-page.html',
-  styleUrls: [
-    '../../shared/page.scss',
-    '../plan/plan.scss',
-    '../orders/orders-page.scss',
-    './cycles-page.scss',
-  ],
+  styleUrls: ['../../ui/page.scss', '../plan/plan.scss', '../orders/orders-page.scss', './cycles-page.scss'],
 })
 export class CyclesPage {
   protected readonly pack = inject(PackStore);

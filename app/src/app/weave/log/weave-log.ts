@@ -4,11 +4,11 @@ import { MatButton } from '@angular/material/button';
 import { WeaveKind } from '@enumeron/core/moves';
 import { packetsOf, weaveRecord } from '@enumeron/core/weave';
 import { scaleBand, scaleLinear } from 'd3-scale';
-import { WeaveDoneRow } from '../../data/kinds/weaves';
-import { PackStore } from '../../pack/pack.store';
-import { once } from '../../shared/once';
+import { WeaveDoneRow } from '../../nouns/weaves/weaves.kind';
+import { PackStore } from '../../nouns/pack/pack.store';
+import { once } from '../../platform/once';
 import { SampleLine } from '../sample-line';
-import { WeaveLogStore } from './weave-log.store';
+import { WeaveLogStore } from '../../nouns/weaves/weave-log.store';
 
 const [WIDTH, HEIGHT, BELOW] = [420, 90, 18];
 
@@ -21,7 +21,7 @@ const LISTED = 8;
   imports: [DatePipe, MatButton, SampleLine],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './weave-log.html',
-  styleUrls: ['../../shared/page.scss', '../../shared/chart.scss', './weave-log.scss'],
+  styleUrls: ['../../ui/page.scss', '../../ui/charts/chart.scss', './weave-log.scss'],
 })
 export class WeaveLog {
   private readonly log = inject(WeaveLogStore);

@@ -8,12 +8,12 @@ import {
   withStandIn,
   WrongCount,
 } from '@enumeron/core/weave';
-import { PackStore } from '../../pack/pack.store';
-import { previewOnRail } from '../../pack/rail-preview';
-import { CardText } from '../../shared/card-text';
-import { EntryField } from '../../shared/form/entry-field';
-import { cardCompleter, cardReader } from '../../shared/form/reading';
-import { WeavingStore } from '../weaving.store';
+import { PackStore } from '../../nouns/pack/pack.store';
+import { previewOnRail } from '../../nouns/pack/rail-preview';
+import { CardText } from '../../ui/card-text';
+import { EntryField } from '../../ui/form/entry-field';
+import { cardCompleter, cardReader } from '../../ui/form/reading';
+import { WeavingStore } from '../../nouns/weaves/weaving.store';
 
 /** What may be wrong with the pack, and in which words. */
 const CASES = [
@@ -28,7 +28,7 @@ const CASES = [
   imports: [CardText, EntryField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './missing-page.html',
-  styleUrls: ['../../shared/page.scss', '../plan/plan.scss', '../orders/orders-page.scss'],
+  styleUrls: ['../../ui/page.scss', '../plan/plan.scss', '../orders/orders-page.scss'],
 })
 export class MissingPage {
   private readonly pack = inject(PackStore);

@@ -3,8 +3,8 @@ import { Order } from '@enumeron/core/deck';
 import { arrangementBefore, inverseMoves, recipeSteps } from '@enumeron/core/file/arrange/recipe';
 import { Move } from '@enumeron/core/moves';
 import { moveName, wayPoints } from '@enumeron/core/weave';
-import { SaveOrder } from '../../shared/save-order';
-import { Strip } from '../../shared/strip';
+import { SaveOrder } from '../../nouns/orders/save-order';
+import { Strip } from '../../ui/strip';
 
 /** The inverse recipe: which arrangement ends in an order by these moves, and what can be pointed at on the way. */
 @Component({
@@ -34,7 +34,7 @@ import { Strip } from '../../shared/strip';
     } @else {
       <p class="note">A shuffle by chance cannot be taken back.</p>
     }`,
-  styleUrls: ['../../shared/page.scss', './orders-page.scss'],
+  styleUrls: ['../../ui/page.scss', './orders-page.scss'],
 })
 export class Inverse {
   readonly row = input.required<readonly Move[]>();

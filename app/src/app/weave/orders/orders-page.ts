@@ -15,14 +15,14 @@ import {
   wayPoints,
 } from '@enumeron/core/weave';
 import { dequal } from 'dequal/lite';
-import { OrdersStore } from '../../data/orders.store';
-import { PackStore } from '../../pack/pack.store';
-import { FACTORIES } from '../../shared/factories';
-import { Strip } from '../../shared/strip';
-import { answerOf, jobView } from '../../workers/job-view';
+import { OrdersStore } from '../../nouns/orders/orders.store';
+import { PackStore } from '../../nouns/pack/pack.store';
+import { FACTORIES } from '../../nouns/orders/factories';
+import { Strip } from '../../ui/strip';
+import { answerOf, jobView } from '../../platform/workers/job-view';
 import { counted, tookWords } from '../search-words';
 import { tookSince } from '../took';
-import { WeavingStore } from '../weaving.store';
+import { WeavingStore } from '../../nouns/weaves/weaving.store';
 import { Inverse } from './inverse';
 
 /** What a row may end in beside an order. */
@@ -56,7 +56,7 @@ const [MOST_FREE, MOST_ELSE] = [LONGEST_ROW_SEARCHED, 12];
   imports: [Inverse, MatButton, MatProgressBar, Strip],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './orders-page.html',
-  styleUrls: ['../../shared/page.scss', '../plan/plan.scss', './orders-page.scss'],
+  styleUrls: ['../../ui/page.scss', '../plan/plan.scss', './orders-page.scss'],
 })
 export class OrdersPage {
   private readonly orders = inject(OrdersStore);

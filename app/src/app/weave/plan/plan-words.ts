@@ -1,6 +1,6 @@
 import { Move } from '@enumeron/core/moves';
 import { PlacesPlan } from '@enumeron/core/weave';
-import { CutPrice } from '../../data/kinds/weaving';
+import { CutPrice } from '../../nouns/weaves/weaving.kind';
 import { counted, tookWords } from '../search-words';
 
 const isCut = ({ kind }: Move): boolean => kind === 'cut';

@@ -5,10 +5,10 @@ import { MatProgressBar } from '@angular/material/progress-bar';
 import { Move } from '@enumeron/core/moves';
 import { moveName, PlacesWish, weavePaths } from '@enumeron/core/weave';
 import { dequal } from 'dequal/lite';
-import { CUT_PRICES, CutPrice } from '../../data/kinds/weaving';
-import { answerOf, jobView } from '../../workers/job-view';
+import { CUT_PRICES, CutPrice } from '../../nouns/weaves/weaving.kind';
+import { answerOf, jobView } from '../../platform/workers/job-view';
 import { tookSince } from '../took';
-import { WeavingStore } from '../weaving.store';
+import { WeavingStore } from '../../nouns/weaves/weaving.store';
 import { HeadRow } from './head-row';
 import { noRow, planWords, searchWords } from './plan-words';
 import { WantedCards } from './wanted-cards';
@@ -30,7 +30,7 @@ const MOST_ROWS = 8;
   imports: [HeadRow, MatButton, MatProgressBar, WantedCards],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './plan.html',
-  styleUrls: ['../../shared/page.scss', './plan.scss'],
+  styleUrls: ['../../ui/page.scss', './plan.scss'],
 })
 export class Plan {
   protected readonly store = inject(WeavingStore);

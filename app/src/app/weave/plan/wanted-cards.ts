@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { Card, showCard, suitOf } from '@enumeron/core/deck';
-import { PackStore } from '../../pack/pack.store';
-import { EntryField } from '../../shared/form/entry-field';
-import { cardCompleter, cardReader, numberReader, Reading } from '../../shared/form/reading';
+import { PackStore } from '../../nouns/pack/pack.store';
+import { EntryField } from '../../ui/form/entry-field';
+import { cardCompleter, cardReader, numberReader, Reading } from '../../ui/form/reading';
 import { PathSign } from '../row/path-sign';
-import { WeavingStore } from '../weaving.store';
+import { WeavingStore } from '../../nouns/weaves/weaving.store';
 
 /** The cards that are followed through the row, each with the place where it lies and where it is wanted. */
 @Component({

@@ -2,11 +2,11 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { MatButton } from '@angular/material/button';
 import { nameProblem } from '@enumeron/core/file/formats/name';
 import { moveName } from '@enumeron/core/weave';
-import { WeaveRowRow } from '../../data/kinds/weave-rows';
-import { once } from '../../shared/once';
-import { KeptRows } from '../kept.store';
+import { WeaveRowRow } from '../../nouns/weaves/weave-rows.kind';
+import { once } from '../../platform/once';
+import { KeptRows } from '../../nouns/weaves/kept.store';
 import { SampleLine } from '../sample-line';
-import { WeavingStore } from '../weaving.store';
+import { WeavingStore } from '../../nouns/weaves/weaving.store';
 
 /** Rows under their names: the one that is worked on is kept, one that was kept is worked on again. */
 @Component({
@@ -49,7 +49,7 @@ import { WeavingStore } from '../weaving.store';
         <li class="note">None yet.</li>
       }
     </ul>`,
-  styleUrls: ['../../shared/page.scss', './kept-list.scss'],
+  styleUrls: ['../../ui/page.scss', './kept-list.scss'],
 })
 export class KeptList {
   protected readonly store = inject(WeavingStore);

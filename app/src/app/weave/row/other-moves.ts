@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { parseMovesText } from '@enumeron/core/moves';
-import { WeavingStore } from '../weaving.store';
+import { WeavingStore } from '../../nouns/weaves/weaving.store';
 
 /** Moves that have no key of their own, written in words; and what the keys of the row do. */
 @Component({

@@ -2,9 +2,9 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output } f
 import { Order, showCard, speakCard } from '@enumeron/core/deck';
 import { Move } from '@enumeron/core/moves';
 import { cardPaths, packetsOf } from '@enumeron/core/weave';
-import { CardFace } from '../../shared/card-face';
-import { Viewport } from '../../shared/viewport';
-import { FollowedCard } from '../weaving.store';
+import { CardFace } from '../../ui/card-face';
+import { Viewport } from '../../platform/viewport';
+import { FollowedCard } from '../../nouns/weaves/weaving.store';
 import { columnX, Frame, pathLine, placeY, spreadLabels } from './chart.geometry';
 import { PATH_MARKS } from './path-marks';
 

@@ -1,6 +1,6 @@
 import { DestroyRef, inject, Injectable, signal } from '@angular/core';
 import { Subscription, takeWhile, timer } from 'rxjs';
-import { WeavingStore } from '../weaving.store';
+import { WeavingStore } from '../../nouns/weaves/weaving.store';
 
 /** Between two moves, in milliseconds. */
 const PACE = 900;

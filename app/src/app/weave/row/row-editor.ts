@@ -1,7 +1,7 @@
-import { CountPipe } from '../../shared/count-pipe';
+import { CountPipe } from '../../ui/count-pipe';
 import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, viewChild } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { WeavingStore } from '../weaving.store';
+import { WeavingStore } from '../../nouns/weaves/weaving.store';
 import { PlayRow } from './play-row';
 
 /** Where the keys that step lead: backwards, forwards, to an end. */

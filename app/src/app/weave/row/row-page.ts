@@ -10,14 +10,14 @@ import {
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { offsetOf } from '@enumeron/core/deck';
-import { markOnRail, Mark } from '../../pack/marks';
-import { PackStore } from '../../pack/pack.store';
-import { previewOnRail } from '../../pack/rail-preview';
-import { afterPaint } from '../../shared/after-paint';
-import { once } from '../../shared/once';
-import { SaveOrder } from '../../shared/save-order';
+import { markOnRail, Mark } from '../../nouns/pack/marks';
+import { PackStore } from '../../nouns/pack/pack.store';
+import { previewOnRail } from '../../nouns/pack/rail-preview';
+import { afterPaint } from '../../platform/after-paint';
+import { once } from '../../platform/once';
+import { SaveOrder } from '../../nouns/orders/save-order';
 import { Plan } from '../plan/plan';
-import { WeavingStore } from '../weaving.store';
+import { WeavingStore } from '../../nouns/weaves/weaving.store';
 import { KeptList } from './kept-list';
 import { OtherMoves } from './other-moves';
 import { PathChart } from './path-chart';
@@ -31,7 +31,7 @@ import { WeaveDrawing } from './weave-drawing';
   imports: [KeptList, MatButton, OtherMoves, PathChart, Plan, RouterLink, RowEditor, SaveOrder, WeaveDrawing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './row-page.html',
-  styleUrls: ['../../shared/page.scss', './row-page.scss'],
+  styleUrls: ['../../ui/page.scss', './row-page.scss'],
 })
 export class RowPage {
   protected readonly store = inject(WeavingStore);

@@ -2,8 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
 import { Order, showCard, suitOf } from '@enumeron/core/deck';
 import { Move } from '@enumeron/core/moves';
 import { packetsOf } from '@enumeron/core/weave';
-import { CardFace } from '../../shared/card-face';
-import { FollowedCard } from '../weaving.store';
+import { CardFace } from '../../ui/card-face';
+import { FollowedCard } from '../../nouns/weaves/weaving.store';
 import { bumpLine } from './chart.geometry';
 
 /** One card's height, and how far the packets stand apart. */

@@ -13,16 +13,16 @@ import {
   upperPlaces,
   WeaveExplanation,
 } from '@enumeron/core/weave';
-import { keepDraft } from '../../data/draft-fields';
-import { PackStore } from '../../pack/pack.store';
-import { previewOnRail } from '../../pack/rail-preview';
-import { CardText } from '../../shared/card-text';
-import { EntryField } from '../../shared/form/entry-field';
-import { cardCompleter, cardReader, numberReader } from '../../shared/form/reading';
-import { once } from '../../shared/once';
-import { answerOf, jobView } from '../../workers/job-view';
+import { keepDraft } from '../../storage/draft-fields';
+import { PackStore } from '../../nouns/pack/pack.store';
+import { previewOnRail } from '../../nouns/pack/rail-preview';
+import { CardText } from '../../ui/card-text';
+import { EntryField } from '../../ui/form/entry-field';
+import { cardCompleter, cardReader, numberReader } from '../../ui/form/reading';
+import { once } from '../../platform/once';
+import { answerOf, jobView } from '../../platform/workers/job-view';
 import { WeaveLog } from '../log/weave-log';
-import { WeaveLogStore } from '../log/weave-log.store';
+import { WeaveLogStore } from '../../nouns/weaves/weave-log.store';
 
 /** So many explanations are listed until more are asked for. */
 const FIRST = 5;
@@ -36,12 +36,7 @@ const LONGEST_BACK = 4;
   imports: [CardText, EntryField, MatButton, MatProgressBar, WeaveLog],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './wrong-page.html',
-  styleUrls: [
-    '../../shared/page.scss',
-    '../plan/plan.scss',
-    '../orders/orders-page.scss',
-    './wrong-page.scss',
-  ],
+  styleUrls: ['../../ui/page.scss', '../plan/plan.scss', '../orders/orders-page.scss', './wrong-page.scss'],
 })
 export class WrongPage {
   protected readonly pack = inject(PackStore);

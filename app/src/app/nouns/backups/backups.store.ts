@@ -1,0 +1,74 @@
+import { computed, inject, Injectable } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { map, timer } from 'rxjs';
+import { BackupService } from './backup';
+import { onlyPlace } from '../../storage/kind';
+import { BACKUPS } from './backups.kind';
+import { SEEDED } from '../../storage/kinds/seeded';
+import { SnapshotReason, SnapshotRow, SNAPSHOTS } from './snapshots.kind';
+import { Rows } from '../../storage/rows';
+import { Storage } from '../../storage/storage';
+
+const DAY = 86_400_000;
+
+/** After so many days without a backup the settings say so. */
+const REMIND_AFTER = 14;
+
+/** How often a snapshot is taken by itself, in days. */
+const SNAPSHOT_EVERY = 7;
+
+/** A snapshot without its text. */
+export type SnapshotNote = Omit<SnapshotRow, 'text'> & { readonly size: number };
+
+/** When backups were saved, and the snapshots that are kept inside the browser. */
+@Injectable({ providedIn: 'root' })
+export class BackupsStore {
+  private readonly storage = inject(Storage);
+  private readonly backup = inject(BackupService);
+  private readonly rows = inject(Rows);
+  private readonly note = this.rows.only(onlyPlace(BACKUPS));
+  private readonly seeded = this.rows.only(onlyPlace(SEEDED));
+  private readonly now = toSignal(timer(0, 3_600_000).pipe(map(() => Date.now())), { initialValue: 0 });
+
+  /** When a backup was saved last; 0 for never. */
+  readonly saved = computed(() => this.note().saved);
+  /** For how many days there has been no backup, where they are many; else undefined. */
+  readonly overdue = computed(() => {
+    const since = Math.max(this.note().saved, this.seeded().at);
+    const days = since === 0 ? 0 : Math.floor((this.now() - since) / DAY);
+    return days >= REMIND_AFTER ? days : undefined;
+  });
+  /** Those that are kept, the newest first. */
+  readonly snapshots = toSignal(
+    this.storage
+      .live((db) => db.rows(SNAPSHOTS).toArray())
+      .pipe(
+        map((rows) =>
+          rows
+            .map(({ id, at, text }): SnapshotNote => ({ id, at, size: text.length }))
+            .sort((a, b) => b.at - a.at),
+        ),
+      ),
+    { initialValue: [] },
+  );
+
+  /** The text of a snapshot, as that of a backup file. */
+  async text(id: SnapshotReason): Promise<string | undefined> {
+    const db = await this.storage.db();
+    return (await db.rows(SNAPSHOTS).get(id))?.text;
+  }
+
+  async remove(id: SnapshotReason): Promise<void> {
+    const db = await this.storage.db();
+    await db.rows(SNAPSHOTS).delete(id);
+  }
+
+  /** Takes a snapshot when the last one, or the first visit, is a week ago. */
+  async takeWeekly(at: Date): Promise<void> {
+    if (this.storage.trouble() !== undefined) return;
+    const db = await this.storage.db();
+    const last = (await db.rows(SNAPSHOTS).get('week'))?.at ?? (await db.rows(SEEDED).get('seeded'))?.at;
+    if (last !== undefined && at.getTime() - last >= SNAPSHOT_EVERY * DAY)
+      await this.backup.takeSnapshot('week', at);
+  }
+}

@@ -1,8 +1,0 @@
-import { expose } from 'comlink';
-import { makeBackup, readBackup } from '../data/backup-file';
-
-const backupWorker = { make: makeBackup, read: readBackup, alive: () => true };
-
-export type BackupWorker = typeof backupWorker;
-
-expose(backupWorker);
