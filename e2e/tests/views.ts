@@ -49,7 +49,10 @@ export const VIEWS: readonly View[] = [
   },
   { name: 'images', path: '/learn/images' },
   { name: 'how you learn', path: '/learn/settings' },
-  { name: 'arrange', path: '/arrange/sample-tidemark' },
+  { name: 'arrange', path: '/arrange' },
+  { name: 'an order', path: '/arrange/sample-tidemark' },
+  { name: 'an order’s rule', path: '/arrange/sample-twin-harbours/rule' },
+  { name: 'an order changed', path: '/arrange/sample-tidemark/edit' },
   {
     name: 'editor',
     path: '/arrange/new',
@@ -121,6 +124,7 @@ export const VIEWS: readonly View[] = [
       await written(page);
     },
   },
+  { name: 'rehearse, all odds', path: '/rehearse/odds' },
   {
     name: 'rehearse, odds',
     path: '/rehearse/odds/until-bank',

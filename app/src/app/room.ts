@@ -1,17 +1,30 @@
-import { Injector } from '@angular/core';
-import { Routes } from '@angular/router';
+import { Injector, Type } from '@angular/core';
+import { Route, Routes } from '@angular/router';
 import { Values } from '@enumeron/core/form';
 import { Fact } from '@enumeron/core/reckon/facts';
 import { Line } from './storage/kind';
 import { Samples } from './storage/samples';
+import { titleOf } from './ui/title-of';
 
-/** One way into a room: the ask line opens it by its words. */
-export interface WayIn {
-  /** Its address below the room's. */
+/** A page of a room: its route, its tab, its title and what the ask line knows of it are made of this. */
+export interface Page {
+  /** Its address below the room's: empty for the first; a part with a colon stands for what is open. */
   readonly path: string;
-  /** What it is called in full. */
+  /** What it is called in full; undefined where it is called as what is open in it. */
+  readonly name?: string;
+  /** What the ask line opens it by, in small letters; its name unless told. */
+  readonly words?: string;
+  /** Set where it stands in the row of pages: its short name. */
+  readonly tab?: string;
+  /** Its view; undefined where that comes with the room. */
+  load?(): Promise<Type<unknown>>;
+  /** Its views, where it has several. */
+  children?(): Promise<Routes>;
+}
+
+/** A page that goes on from what was seen. */
+export interface WayIn extends Page {
   readonly name: string;
-  /** Its short name, two words or three in small letters. */
   readonly words: string;
   /** What must have been seen for it. */
   readonly seen: string;
@@ -21,32 +34,51 @@ export interface WayIn {
   take?(fact: Fact): Values | undefined;
 }
 
-/** A way in that is opened by its words and takes nothing over. */
-export const plainWay = (path: string, name: string, words: string): WayIn => ({
-  ...{ path, name, words, seen: '', asked: '' },
-});
-
 /** What can be told from any room and is shown in one: the card and number that are wanted, facts, riffles. */
 export type Told = 'wanted' | 'facts' | 'riffles';
 
-/** A room: all that the frame, the keys, the help and the ask line know of it. */
-export interface Room {
-  /** The key that opens it: its number among the seven. */
-  readonly key: string;
+/** A place with pages of its own. */
+export interface Place {
   readonly name: string;
   /** The first part of its addresses. */
   readonly path: string;
+  readonly pages: readonly Page[];
+  /** Pages that go on from what was seen, beside the others. */
+  readonly ways?: readonly WayIn[];
+  /** Its views. */
+  load(): Routes | Promise<Routes>;
+}
+
+/** A room: all that the frame, the keys, the help and the ask line know of it. */
+export interface Room extends Place {
+  /** The key that opens it: its number among the seven. */
+  readonly key: string;
   /** The question that it answers. */
   readonly words: string;
   /** What undo takes back while it is open. */
   readonly line: Line;
-  readonly ways?: readonly WayIn[];
   /** What it shows of all that can be told, and at which address below its own. */
   readonly shows?: Readonly<Partial<Record<Told, string>>>;
-  /** Its views. */
-  load(): Routes | Promise<Routes>;
   /** Fetches what its first view shows behind itself; called while nothing else is to be done. */
   ahead?(injector: Injector): Promise<unknown>;
   /** What it has of the demo world; laid out on the first visit. */
   samples?(): Promise<Samples>;
 }
+
+/**
+ * The routes of a place's pages.
+ *
+ * @param own what the route of a page has besides, by its path: the view that comes with the room, say.
+ */
+export const pageRoutes = (
+  { name: place, pages }: Place,
+  own: Readonly<Record<string, Partial<Route>>> = {},
+): Routes =>
+  pages.map(({ path, name, load, children }) => ({
+    path,
+    ...(path === '' && !children ? { pathMatch: 'full' as const } : {}),
+    ...(name === undefined ? {} : { title: titleOf(name, name === place ? undefined : place) }),
+    ...(load && { loadComponent: load }),
+    ...(children && { loadChildren: children }),
+    ...own[path],
+  }));

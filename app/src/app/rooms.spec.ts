@@ -1,7 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { TestBed } from '@angular/core/testing';
-import { Route } from '@angular/router';
 import { freshApp } from '../testing/fresh';
 import { ROUTES } from './app.routes';
 import { ARRANGE } from './arrange/room';
@@ -12,10 +11,12 @@ import { SEEDED } from './storage/kinds/seeded';
 import { ROOM_SAMPLES, sampleOf } from './storage/samples';
 import { Storage } from './storage/storage';
 import { ask } from './frame/ask/ask';
-import { addressOf, FIRST_ROOM, lineAt, roomAt, ROOMS } from './rooms';
+import { nearestPages } from './frame/nearest-pages';
+import { addressOf, FIRST_ROOM, lineAt, PLACES, roomAt, ROOMS } from './rooms';
 import { Told } from './room';
 
 const PROJECT = join(__dirname, '../../..');
+const ASKED = { home: [0, 1, 2], now: [0, 1, 2], tolerance: {} as never };
 const read = (path: string): string => readFileSync(join(PROJECT, path), 'utf8');
 
 describe.each(ROOMS.map((room) => [room.name, room] as const))('%s', (name, room) => {
@@ -34,11 +35,8 @@ describe.each(ROOMS.map((room) => [room.name, room] as const))('%s', (name, room
     expect((whole.children ?? [whole]).map(({ path }) => path)).toContain('');
   });
 
-  test('opens by its name in the ask line, and each way into it by its words', () => {
-    const asked = { home: [0, 1, 2], now: [0, 1, 2], tolerance: {} as never };
-    expect(ask(name, asked).intent).toEqual({ do: 'go', room });
-    for (const way of room.ways ?? [])
-      expect(ask(way.words, asked).intent).toMatchObject({ do: 'open', room, way });
+  test('opens by its name in the ask line', () => {
+    expect(ask(name, ASKED).intent).toEqual({ do: 'go', room });
   });
 
   test('shows what can be told at addresses that it has', async () => {
@@ -47,6 +45,51 @@ describe.each(ROOMS.map((room) => [room.name, room] as const))('%s', (name, room
     for (const address of Object.values(room.shows ?? {}))
       expect(paths.includes(address) || paths.includes(':path')).toBe(true);
   });
+});
+
+describe.each(PLACES.map((place) => [place.name, place] as const))('the pages of %s', (_name, place) => {
+  test('open in the ask line by their words and by their names', () => {
+    for (const { path, name, words } of [...place.pages, ...(place.ways ?? [])])
+      for (const text of [name, words])
+        if (text !== undefined)
+          expect(ask(text, ASKED).intent).toMatchObject({
+            do: 'open',
+            room: { path: place.path },
+            way: { path },
+          });
+  });
+
+  test('have a route each, a title unless they are called as what is open, and views that come', async () => {
+    const [whole] = await place.load();
+    const routes = whole.children ?? [whole];
+    for (const { path, name, load, children } of place.pages) {
+      const route = routes.find((each) => each.path === path);
+      expect([path, route !== undefined]).toEqual([path, true]);
+      if (name !== undefined && whole.children) expect(route?.title).toContain(name);
+      if (load) expect(await load()).toBeInstanceOf(Function);
+      if (children) expect((await children()).length).toBeGreaterThan(0);
+    }
+  });
+
+  test('are looked at in the browser tests', () => {
+    const looked = [...read('e2e/tests/views.ts').matchAll(/path: '([^']+)'/g)].map(([, path]) => path);
+    for (const { path } of place.pages) {
+      const parts = ['', place.path, ...path.split('/').filter((part) => part !== '')];
+      const address = new RegExp(
+        `^${parts.map((part) => (part.startsWith(':') ? '[^/]+' : part)).join('/')}$`,
+      );
+      expect([address.source, looked.some((each) => address.test(each))]).toEqual([address.source, true]);
+    }
+  });
+});
+
+test.each([
+  ['/learn/sum', '/learn/sums'],
+  ['/weave/cycle', '/weave/cycles'],
+  ['/setings', '/settings'],
+  ['/gather', '/rehearse/gather'],
+])('of %s the nearest page is %s', (address, nearest) => {
+  expect(nearestPages(address)[0].address).toBe(nearest);
 });
 
 test('each has a key, an address and a name of its own', () => {
@@ -63,11 +106,11 @@ test('whatever can be told is shown in one room', () => {
   }
 });
 
-test('each address belongs to its room; what is no room opens the first', () => {
+test('each address belongs to its room; what is no page says so', () => {
   for (const room of ROOMS) expect(roomAt(`/${room.path}/anything?x#y`)).toBe(room);
   expect(roomAt('/settings')).toBeUndefined();
   expect(lineAt('/settings')).toBe(FIRST_ROOM.line);
-  expect(ROUTES.find(({ path }: Route) => path === '**')?.redirectTo).toBe(FIRST_ROOM.path);
+  expect(ROUTES.at(-1)?.path).toBe('**');
 });
 
 test('the frame names no room', () => {

@@ -3,11 +3,15 @@ import { Line } from './storage/kind';
 import { LEARN } from './learn/room';
 import { RECKON } from './reckon/room';
 import { REHEARSE } from './rehearse/room';
-import { Room, Told } from './room';
+import { Place, Room, Told } from './room';
+import { SETTINGS } from './settings/room';
 import { WEAVE } from './weave/room';
 
 /** The rooms that exist, in the order of the work. */
 export const ROOMS: readonly Room[] = [ARRANGE, LEARN, RECKON, WEAVE, REHEARSE];
+
+/** Whatever has pages: the rooms, and the settings. */
+export const PLACES: readonly Place[] = [...ROOMS, SETTINGS];
 
 /**
  * The room that opens when no other is asked for. It comes with the frame: as a part of its own it would be a dozen

@@ -1,18 +1,16 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
-import { MatButton } from '@angular/material/button';
 import { Scripts } from '../platform/scripts';
 
 /** What stands in every room while a script is lacking. It comes with the frame, as it is wanted when nothing else came. */
 @Component({
   selector: 'en-lacking-sign',
-  imports: [MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `@if (scripts.lacks()) {
     <div class="sign" role="alert">
       <p>
         A part of Enumeron could not be loaded. What you did is kept. Check the connection, then try again.
       </p>
-      <button mat-stroked-button type="button" (click)="scripts.reload()">Try again</button>
+      <button class="press" type="button" (click)="scripts.reload()">Try again</button>
     </div>
   }`,
   styleUrl: '../ui/sign.scss',

@@ -1,4 +1,3 @@
-import { LiveAnnouncer } from '@angular/cdk/a11y';
 import {
   ChangeDetectionStrategy,
   Component,
@@ -60,7 +59,6 @@ export class Shell {
   protected readonly router = inject(Router);
   private readonly scripts = inject(Scripts);
   private readonly injector = inject(Injector);
-  private readonly announcer = inject(LiveAnnouncer);
   private readonly notices = inject(Notices);
   private readonly wanted = inject(WantedStore);
   private readonly facts = inject(FactsStore);
@@ -205,7 +203,11 @@ export class Shell {
     await this.router.navigate(addressOf('wanted'));
   }
 
+  /** Speaks to a screen reader; where what that takes does not come, what was done shows all the same. */
   private say(sentence: string): void {
-    void this.announcer.announce(sentence);
+    this.scripts
+      .load(() => import('@angular/cdk/a11y'))
+      .then(({ LiveAnnouncer }) => this.injector.get(LiveAnnouncer).announce(sentence))
+      .catch((error: unknown) => console.warn(error));
   }
 }

@@ -1,22 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterOutlet } from '@angular/router';
 import { once } from '../platform/once';
-import { Page, RoomPages } from '../ui/room-pages';
+import { RoomPages } from '../ui/room-pages';
+import { LEARN } from './room';
 import { urlSignal } from '../platform/url';
 import { LearnStore } from '../nouns/learning/learn.store';
 import { Orphans } from '../nouns/learning/orphans';
 import { SampleLearning } from '../nouns/learning/sample-learning';
-
-/** What one does in this room, in the order of its days: address and name. */
-const PAGES: readonly Page[] = [
-  ['', 'Today'],
-  ['sums', 'Sums'],
-  ['run', 'Run'],
-  ['busy', 'Hands busy'],
-  ['standing', 'How it stands'],
-  ['images', 'Images'],
-  ['settings', 'How you learn'],
-];
 
 /** Do I know it cold? What is due today, the practices, and what they show. */
 @Component({
@@ -42,7 +32,7 @@ export class LearnRoom {
   private readonly sample = inject(SampleLearning);
   private readonly orphans = inject(Orphans);
   protected readonly store = inject(LearnStore);
-  protected readonly pages = PAGES;
+  protected readonly pages = LEARN.pages;
   private readonly url = urlSignal();
   /** In a drill nothing leads away but Escape. */
   protected readonly drilling = computed(() => /\/practise(?:[?#]|$)/.test(this.url()));

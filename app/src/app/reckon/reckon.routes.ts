@@ -1,26 +1,8 @@
 import { Routes } from '@angular/router';
+import { pageRoutes, Place } from '../room';
 import { CardAtNumber } from './at-number/card-at-number';
 import { ReckonRoom } from './reckon-room';
 
-export const RECKON_ROUTES: Routes = [
-  {
-    path: '',
-    component: ReckonRoom,
-    children: [
-      { path: '', pathMatch: 'full', component: CardAtNumber },
-      { path: 'seen', loadComponent: () => import('./facts/facts-view').then((module) => module.FactsView) },
-      {
-        path: 'shuffled',
-        loadComponent: () => import('./patterns/moved-view').then((module) => module.MovedView),
-      },
-      {
-        path: 'map',
-        loadComponent: () => import('./at-number/handling-map').then((module) => module.HandlingMap),
-      },
-      {
-        path: ':path',
-        loadComponent: () => import('./patterns/pattern-view').then((module) => module.PatternView),
-      },
-    ],
-  },
+export const reckonRoutes = (reckon: Place): Routes => [
+  { path: '', component: ReckonRoom, children: pageRoutes(reckon, { '': { component: CardAtNumber } }) },
 ];

@@ -1,6 +1,20 @@
-import { Room } from '../room';
-import { RECKON_ROUTES } from './reckon.routes';
+import { Type } from '@angular/core';
+import { Page, Room } from '../room';
+import { reckonRoutes } from './reckon.routes';
 import { WAYS } from './ways/ways';
+
+/** The views of ways that are no pattern; the first comes with the room. */
+const VIEWS: Readonly<Record<string, (() => Promise<Type<unknown>>) | undefined>> = {
+  '': undefined,
+  seen: () => import('./facts/facts-view').then((module) => module.FactsView),
+  shuffled: () => import('./patterns/moved-view').then((module) => module.MovedView),
+  map: () => import('./at-number/handling-map').then((module) => module.HandlingMap),
+};
+
+const pages: readonly Page[] = [
+  ...WAYS.filter(({ path }) => path in VIEWS).map((way) => ({ ...way, load: VIEWS[way.path] })),
+  { path: ':path', load: () => import('./patterns/pattern-view').then((module) => module.PatternView) },
+];
 
 export const RECKON: Room = {
   key: '3',
@@ -8,7 +22,8 @@ export const RECKON: Room = {
   path: 'reckon',
   words: 'I saw this. They named that. What do I do?',
   line: 'table',
+  pages,
   ways: WAYS,
   shows: { wanted: '', facts: 'seen', riffles: 'key-card' },
-  load: () => RECKON_ROUTES,
+  load: () => reckonRoutes(RECKON),
 };

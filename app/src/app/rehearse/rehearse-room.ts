@@ -1,18 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterOutlet } from '@angular/router';
 import { SampleRoom } from '../storage/sample-room';
-import { Page, RoomPages } from '../ui/room-pages';
+import { RoomPages } from '../ui/room-pages';
+import { REHEARSE } from './room';
 import { Scripts } from '../platform/scripts';
 import { urlSignal } from '../platform/url';
 import { ProceduresStore } from '../nouns/procedures/procedures.store';
 import { makeSamples, SAMPLE_KINDS } from '../nouns/procedures/sample';
-
-const PAGES: readonly Page[] = [
-  ['', 'Procedures'],
-  ['odds', 'Odds'],
-  ['busy', 'Busy row'],
-  ['gather', 'Cut and gather'],
-];
 
 /** Does this routine work for everything a helper can do? */
 @Component({
@@ -30,10 +24,12 @@ export class RehearseRoom {
   private readonly url = urlSignal();
 
   /** The room's pages, and the procedure that is open. */
-  protected readonly pages = computed<readonly Page[]>(() => {
+  protected readonly pages = computed(() => {
     const id = this.url().split(/[?#]/)[0].split('/').at(2);
     const open = id === undefined ? undefined : this.procedures.find(id);
-    return open ? [...PAGES, [open.id, open.procedure.name || 'Without a name']] : PAGES;
+    return open
+      ? [...REHEARSE.pages, { path: open.id, tab: open.procedure.name || 'Without a name' }]
+      : REHEARSE.pages;
   });
 
   constructor() {

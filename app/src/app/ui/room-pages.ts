@@ -10,8 +10,11 @@ import {
 import { RouterLink } from '@angular/router';
 import { urlSignal } from '../platform/url';
 
-/** A page of a room: its address below the room's, empty for the first, and its name. */
-export type Page = readonly [path: string, name: string];
+/** A page in the row: its address below the room's, empty for the first, and its short name. */
+interface Tab {
+  readonly path: string;
+  readonly tab?: string;
+}
 
 /** The pages of the room that is open, as a row of links. */
 @Component({
@@ -19,11 +22,11 @@ export type Page = readonly [path: string, name: string];
   imports: [RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<nav #row aria-label="In this room">
-    @for (page of pages(); track page[0]) {
+    @for (page of tabs(); track page.path) {
       <a
-        [routerLink]="page[0] ? ['/', room(), page[0]] : ['/', room()]"
-        [attr.aria-current]="path() === page[0] ? 'page' : null"
-        >{{ page[1] }}</a
+        [routerLink]="page.path ? ['/', room(), page.path] : ['/', room()]"
+        [attr.aria-current]="path() === page.path ? 'page' : null"
+        >{{ page.tab }}</a
       >
     }
   </nav>`,
@@ -64,7 +67,9 @@ export type Page = readonly [path: string, name: string];
 export class RoomPages {
   /** The room's address. */
   readonly room = input.required<string>();
-  readonly pages = input.required<readonly Page[]>();
+  /** Those without a short name are left out. */
+  readonly pages = input.required<readonly Tab[]>();
+  protected readonly tabs = computed(() => this.pages().filter(({ tab }) => tab !== undefined));
 
   private readonly url = urlSignal();
   private readonly row = viewChild.required<ElementRef<HTMLElement>>('row');
@@ -75,7 +80,7 @@ export class RoomPages {
     afterRenderEffect({
       read: () => {
         const [row, path] = [this.row().nativeElement, this.path()];
-        const open = this.pages().findIndex(([each]) => each === path);
+        const open = this.tabs().findIndex((each) => each.path === path);
         requestAnimationFrame(() => drawIntoSight(row, row.querySelectorAll('a').item(open)));
       },
     });

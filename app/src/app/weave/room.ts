@@ -1,4 +1,4 @@
-import { plainWay as way, Room } from '../room';
+import { Room } from '../room';
 
 export const WEAVE: Room = {
   key: '4',
@@ -6,12 +6,24 @@ export const WEAVE: Room = {
   path: 'weave',
   words: 'What does this row of perfect shuffles do? Which row does what I need?',
   line: 'table',
-  ways: [
-    way('', 'Cards to places', 'cards to places'),
-    way('orders', 'From order to order', 'order to order'),
-    way('cycles', 'Cycles of weaves', 'cycles'),
-    way('missing', 'A card missing', 'card missing'),
-    way('wrong', 'A weave that went wrong', 'went wrong'),
+  pages: [
+    { path: '', name: 'Cards to places', tab: 'Cards to places' },
+    {
+      ...{ path: 'orders', name: 'From order to order', tab: 'Order to order', words: 'order to order' },
+      load: () => import('./orders/orders-page').then((module) => module.OrdersPage),
+    },
+    {
+      ...{ path: 'cycles', name: 'Cycles of weaves', tab: 'Cycles', words: 'cycles' },
+      load: () => import('./cycles/cycles-page').then((module) => module.CyclesPage),
+    },
+    {
+      ...{ path: 'missing', name: 'A card missing', tab: 'A card missing', words: 'card missing' },
+      load: () => import('./missing/missing-page').then((module) => module.MissingPage),
+    },
+    {
+      ...{ path: 'wrong', name: 'A weave that went wrong', tab: 'What went wrong', words: 'went wrong' },
+      load: () => import('./wrong/wrong-page').then((module) => module.WrongPage),
+    },
   ],
   load: () => import('./weave.routes').then((module) => module.WEAVE_ROUTES),
 };

@@ -2,16 +2,9 @@ import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { RouterOutlet } from '@angular/router';
 import { SampleRoom } from '../storage/sample-room';
 import { Clock } from '../platform/clock';
-import { Page, RoomPages } from '../ui/room-pages';
+import { RoomPages } from '../ui/room-pages';
+import { WEAVE } from './room';
 import { SAMPLE_KINDS, weaveSamples } from '../nouns/weaves/sample';
-
-const PAGES: readonly Page[] = [
-  ['', 'Cards to places'],
-  ['orders', 'Order to order'],
-  ['cycles', 'Cycles'],
-  ['missing', 'A card missing'],
-  ['wrong', 'What went wrong'],
-];
 
 /** What does this row of perfect shuffles do? Which row does what I need? */
 @Component({
@@ -27,7 +20,7 @@ const PAGES: readonly Page[] = [
 export class WeaveRoom {
   private readonly sample = inject(SampleRoom);
   private readonly clock = inject(Clock);
-  protected readonly pages = PAGES;
+  protected readonly pages = WEAVE.pages;
 
   constructor() {
     // Where it cannot be laid out the room is empty, and works.

@@ -43,6 +43,7 @@ import { Editing } from './editing';
 import { NewTabs } from './new-tabs';
 import { OrderDesk } from './order-desk';
 import { MissingPart } from '../../ui/missing-part';
+import { titled } from '../../ui/titled';
 
 /** The largest file that is read as an order. */
 const FILE_LIMIT = 1_000_000;
@@ -151,6 +152,10 @@ export class OrderEditor {
   protected readonly sayProblem = sayProblem;
 
   constructor() {
+    titled('Arrange', () => {
+      const old = this.editing.old();
+      return old ? `Change ${old.name}` : 'New order';
+    });
     inject(Icons);
     effect(() => {
       const id = this.id();

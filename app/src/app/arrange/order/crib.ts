@@ -6,6 +6,7 @@ import { OrdersStore } from '../../nouns/orders/orders.store';
 import { placeAngle, pointAt } from '../../ui/ring.geometry';
 import { OrderSheet } from '../../ui/order-sheet';
 import { Strip } from '../../ui/strip';
+import { titled } from '../../ui/titled';
 
 /** An order on one page of paper: as a strip, as a table and as a ring. */
 @Component({
@@ -19,6 +20,10 @@ export class Crib {
   private readonly store = inject(OrdersStore);
   readonly id = input.required<string>();
   protected readonly order = computed(() => this.store.find(this.id()));
+
+  constructor() {
+    titled('Arrange', () => `Crib · ${this.order()?.name ?? ''}`);
+  }
 
   /** Every card round the ring: the card outside, its stack number inside, every fifth set off. */
   protected readonly ring = computed(() => {

@@ -18,6 +18,19 @@ import { PutInOrder } from '../put/put-in-order';
 import { HeadWayStore } from '../../nouns/learning/head-way.store';
 import { HeadWayList } from '../../ui/head-way-list';
 import { MissingPart } from '../../ui/missing-part';
+import { titled } from '../../ui/titled';
+
+/** What each sheet beside the cards is called in the title. */
+const SHEETS = {
+  ...{
+    cards: '',
+    rule: 'Rule',
+    sort: 'Sorting guide',
+    check: 'Check the pack',
+    compare: 'Compare',
+    ask: 'Ask',
+  },
+};
 
 /** One order: its cards, how it was made, how to put a pack into it and whether a pack is in it. */
 @Component({
@@ -67,6 +80,10 @@ export class OrderView {
   });
   protected readonly chosenWay = computed(() => this.ways.chosen(this.wanted()));
   protected readonly renaming = signal(false);
+
+  constructor() {
+    titled('Arrange', () => [SHEETS[this.view()], this.order()?.name].filter(Boolean).join(' · '));
+  }
 
   protected chooseWay(name: string): void {
     this.ways.choose(this.wanted(), name, this.headRecipe() !== undefined);

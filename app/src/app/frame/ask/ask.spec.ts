@@ -82,7 +82,7 @@ test('completions go on from what is typed', () => {
   expect(texts('1')).toEqual(['TC', 'TD', 'TH', 'TS']);
   expect(texts('fa')).toEqual(['face ']);
   expect(texts('face k')).toEqual(['face KC', 'face KD', 'face KH', 'face KS']);
-  expect(texts('re')).toEqual(['redo', 'reckon', 'rehearse']);
+  expect(texts('re')).toEqual(['redo', 'reckon', 'rehearse', 'by recipe']);
   expect(texts('')).toEqual(['face ', 'cut ', 'in', 'help']);
 });
 
@@ -136,6 +136,17 @@ test('there is nothing to swap without a second pack', () => {
   expect(ask('swap', { home, now: home, tolerance: ALL_HANDLINGS }).problem).toContain(
     'There is no second pack',
   );
+});
+
+test.each(['odds', 'cut and gather', 'busy row', 'how you learn', 'settings'])(
+  '“%s” opens a page',
+  (text) => {
+    expect(ask(text, turned).intent).toMatchObject({ do: 'open' });
+  },
+);
+
+test.each(['record', 'mates', 'wings', 'asdf'])('“%s” is not told to be a bad card', (text) => {
+  expect(ask(text, turned).problem).toContain('is not a card, number or word');
 });
 
 test.each([

@@ -20,7 +20,7 @@ import { describeCost, describeHandling, handlings, toleratedFirst } from '@enum
 import { ROOMS } from '../../rooms';
 import { NO_OTHER_PACK } from '../../nouns/pack/pack.store';
 import { FACT_WORDS, sayFact } from './ask-facts';
-import { wayCalled, waysFor, waysFrom } from './ask-ways';
+import { pageCalled, pagesFor, pagesFrom } from './ask-pages';
 import { Asked, Completion, Reply } from './reply';
 
 interface Word {
@@ -112,7 +112,7 @@ const see = ({ home, now }: Asked, at: 'face' | 'top', text: string | undefined)
     intent: { do: 'see', at, card },
     says: `${showCard(card)} ${at === 'face' ? 'at the face' : 'on top'}`,
     note: offset === undefined ? undefined : `in the home order that is turned by ${offset}`,
-    completions: waysFrom({ kind: 'seen', at, card }),
+    completions: pagesFrom({ kind: 'seen', at, card }),
   };
 };
 
@@ -143,7 +143,7 @@ const tell = (
     return {
       intent: { do: 'tell', fact: reading.fact },
       says: sayFact(reading.fact),
-      completions: waysFrom(reading.fact),
+      completions: pagesFrom(reading.fact),
     };
   if ('hint' in reading) return { hint: reading.hint, completions: [] };
   const completions = ofCards
@@ -199,7 +199,7 @@ const beginnings = (text: string): Completion[] => [
     text: name.toLowerCase(),
     says: `open ${name}`,
   })),
-  ...waysFor(text),
+  ...pagesFor(text),
 ];
 
 const NUMBER = /^\d{1,3}$/;
@@ -213,13 +213,17 @@ const cardAndNumber = (asked: Asked, [first, second]: readonly string[]): Reply 
   return want(asked, card, Number(numberText));
 };
 
+/** Whether a text is meant for a card: a rank and a suit, or a digit at least. */
+const isLikeCard = (text: string): boolean =>
+  /^\d/.test(text) || (text.length <= 3 && parseSuit(text.slice(-1)) !== undefined);
+
 const oneWord = (asked: Asked, text: string): Reply => {
   const card = parseCard(text);
   if (card !== undefined) return find(asked, card);
   const completions = [...cardCompletions(text), ...beginnings(text)];
   if (NUMBER.test(text)) return { ...look(asked, Number(text)), completions };
   if (completions.length > 0) return { completions };
-  if (parseSuit(text.slice(-1)) !== undefined || /^\d/.test(text)) return notCard(text);
+  if (isLikeCard(text)) return notCard(text);
   return wrong(
     `“${text.slice(0, 20)}” is not a card, number or word that the ask line knows. Type help for a list.`,
   );
@@ -263,10 +267,10 @@ const read = (words: readonly string[], asked: Asked): Reply => {
 export const ask = (text: string, asked: Asked): Reply => {
   const typed = text.trim().toLowerCase().replace(/\s+/g, ' ');
   if (typed === '') return NOTHING_YET;
-  const called = wayCalled(typed);
+  const called = pageCalled(typed);
   if (called) return called;
   const reply = read(joinCards(typed).toLowerCase().split(' '), asked);
-  const ways = typed.includes(' ') ? waysFor(typed) : [];
+  const ways = typed.includes(' ') ? pagesFor(typed) : [];
   if (ways.length === 0) return reply;
   return { ...(reply.problem ? {} : reply), completions: [...reply.completions, ...ways] };
 };

@@ -3,7 +3,7 @@ import { Card, Order } from '@enumeron/core/deck';
 import { Move } from '@enumeron/core/moves';
 import { Tolerance } from '@enumeron/core/reckon';
 import { Fact } from '@enumeron/core/reckon/facts';
-import { Room, WayIn } from '../../room';
+import { Page, Place, Room } from '../../room';
 
 /** What the ask line was asked to do. */
 export type Intent =
@@ -16,7 +16,7 @@ export type Intent =
   | { readonly do: 'riffled'; readonly riffles: number }
   | { readonly do: 'undo' | 'redo' | 'help' | 'swap' }
   | { readonly do: 'go'; readonly room: Room }
-  | { readonly do: 'open'; readonly room: Room; readonly way: WayIn; readonly values?: Values };
+  | { readonly do: 'open'; readonly room: Place; readonly way: Page; readonly values?: Values };
 
 /** A way to go on typing: the whole line it makes, and what it would mean. */
 export interface Completion {

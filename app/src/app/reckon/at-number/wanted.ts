@@ -1,6 +1,5 @@
 import { countOf } from '@enumeron/core/file/deck/countOf';
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChildren } from '@angular/core';
-import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { offsetOf, showCard, suitOf } from '@enumeron/core/deck';
 import { cards } from '@enumeron/core/file/moves/wording';
@@ -28,7 +27,7 @@ const FEW = 3;
 /** A card at a number: the answer, what it costs, and the other ways. */
 @Component({
   selector: 'en-wanted',
-  imports: [CardText, EntryField, MatButton, MissingPart, Ring, RouterLink],
+  imports: [CardText, EntryField, MissingPart, Ring, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './wanted.html',
   styleUrl: './wanted.scss',

@@ -22,6 +22,7 @@ import { Pattern, PatternPack, PATTERNS } from '@enumeron/core/reckon/patterns';
 import { TellFields } from '../../ui/form/tell-fields';
 import { Telling } from '../../ui/form/telling';
 import { wayAt } from '../ways/ways';
+import { titled } from '../../ui/titled';
 
 /** How many riffles a key card is tried over, on how many packs, from which seed. */
 const [RIFFLES, PACKS, SEED] = [5, 40_000, 7];
@@ -156,6 +157,7 @@ export class PatternView {
   });
 
   constructor() {
+    titled('Reckon', () => this.name());
     markOnRail(() => this.reckoning()?.marks ?? []);
   }
 

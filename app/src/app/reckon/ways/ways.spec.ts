@@ -16,7 +16,7 @@ import { render } from '../../../testing/render';
 import { PATTERNS } from '@enumeron/core/reckon/patterns';
 import { ReckonRoom } from '../reckon-room';
 import { WayList } from './way-list';
-import { RECKON_ROUTES } from '../reckon.routes';
+import { RECKON } from '../room';
 import { WAYS, wayAt } from './ways';
 
 const card = (name: string): number => parseCard(name) as number;
@@ -38,7 +38,7 @@ test('each way has its words, its picture, and is opened by its words', () => {
 
 test('each pattern has a way in, each way a pattern or a view of its own, and the docs know them', () => {
   const docs = readFileSync(join(__dirname, '../../../../../docs/reckoning.md'), 'utf8');
-  const views = (RECKON_ROUTES[0].children ?? []).map(({ path }) => path);
+  const views = RECKON.pages.map(({ path }) => path);
   const paths = PATTERNS.map(({ path }) => path);
   expect(
     WAYS.map(({ path }) => path)

@@ -12,6 +12,7 @@ import { ProcedureHead } from '../write/procedure-head';
 import { StepLines } from '../write/step-lines';
 import { StepList } from '../write/step-list';
 import { Desk } from './desk.store';
+import { titled } from '../../ui/titled';
 
 /** One procedure: its steps, what proving it finds, and the table on which it is acted out. */
 @Component({
@@ -40,6 +41,7 @@ export class DeskPage {
   readonly id = input.required<string>();
 
   constructor() {
+    titled('Rehearse', () => this.desk.procedure()?.name);
     effect(() => {
       const id = this.id();
       untracked(() => {

@@ -7,6 +7,7 @@ import { PatternsStore } from '../../nouns/pack/patterns.store';
 import { EntryField } from '../../ui/form/entry-field';
 import { numberReader, Reading } from '../../ui/form/reading';
 import { OddsAnswer } from './odds-answer';
+import { titled } from '../../ui/titled';
 
 /** Questions of chance that performers argue about: each with its numbers, exact, and tried beside it. */
 @Component({
@@ -45,6 +46,10 @@ export class OddsPage {
     this.question().fields.map((field) => ({ field, read: this.reader(field) })),
   );
   protected readonly show = (value: number): string => value.toString();
+
+  constructor() {
+    titled('Rehearse', () => (this.path() === undefined ? 'Odds' : this.question().name));
+  }
 
   protected numberIn(field: Field): number | undefined {
     const value = valueOf(field, this.values());

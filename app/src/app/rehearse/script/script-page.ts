@@ -10,6 +10,7 @@ import { sentenceBehindWho, whoOf } from '@enumeron/core/file/rehearse/sentence'
 import { answerOf, jobView } from '../../platform/workers/job-view';
 import { Desk } from '../desk/desk.store';
 import { Proving } from '../prove/proving.store';
+import { titled } from '../../ui/titled';
 
 /** How narrow the interval becomes where chance enters, and how many worlds are tried at most for it. */
 const [WIDTH, WORLDS] = [0.02, 200_000];
@@ -118,6 +119,7 @@ export class ScriptPage {
   });
 
   constructor() {
+    titled('Rehearse', () => `Script · ${this.desk.procedure()?.name ?? ''}`);
     effect(() => {
       this.desk.id.set(this.id());
     });
