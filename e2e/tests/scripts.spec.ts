@@ -2,6 +2,7 @@ import { readdir } from 'node:fs/promises';
 import { fileURLToPath } from 'node:url';
 import { expect, Locator, Page, test } from '@playwright/test';
 import { goTo, more } from './enumeron';
+import { settled } from './settled';
 import { VIEWS } from './views';
 
 const DIST = fileURLToPath(new URL('../../app/dist', import.meta.url));
@@ -79,10 +80,10 @@ test('each script and worker may be refused once: the place is reached, and what
   // Every view, with what is deferred in it.
   // A drill of a part of Learn comes with that part.
   const views = VIEWS.filter(({ hasKeys, name }) => !hasKeys || name === 'practice');
-  for (const { path } of views) {
+  for (const path of new Set(views.map((view) => view.path))) {
     await goTo(page, path);
     await patiently(page, page.locator('main :is(h1, h2, h3)').first());
-    await page.waitForTimeout(300);
+    await settled(page);
     // Some parts come when the page is idle, and may be lacking later than others.
     await expect(async () => {
       await patiently(page, page.locator('main :is(h1, h2, h3)').first());
