@@ -5,16 +5,16 @@ import { composedCardAt, ComposedWay } from '../../deck/composedCard';
 import { cut } from '../../moves/cut';
 import { weavesToPlace } from '../../moves/topToPlace';
 import { add, placeSum, result, start } from '../../reckon/handSum';
-import { reckonBankPacket } from '../../reckon/patterns/bankPacket';
-import { reckonCountDown } from '../../reckon/patterns/countDown';
-import { reckonDealtBack } from '../../reckon/patterns/dealtBack';
-import { digitSum, digitSumPlace, reckonNextRanks } from '../../reckon/patterns/digitSum';
+import { packetCard, packetSizes, packetSum } from '../../reckon/patterns/bankPacket';
+import { countDownSum, placeBehindBank } from '../../reckon/patterns/countDown';
+import { placesAfterDeals, roundsSum } from '../../reckon/patterns/dealtBack';
+import { digitSum, digitSumPlace, mostCut, ranksSum } from '../../reckon/patterns/digitSum';
 import { cardsBetween } from '../../reckon/patterns/gapCards';
-import { reckonNumberLine } from '../../reckon/patterns/numberLine';
-import { reckonTwoCuts } from '../../reckon/patterns/twoCuts';
+import { calledPlace } from '../../reckon/patterns/numberLine';
+import { differenceSum, twoCuts } from '../../reckon/patterns/twoCuts';
 import { saidCards, saidNumber, saidWeaves } from '../said';
 import { Range, SumKind, SumPack } from './sum';
-import { atFace, cardBy, reached, turnedTo, wholePack, withRanges } from './turned';
+import { atFace, cardBy, turnedTo, wholePack, withRanges } from './turned';
 
 /** Sums of what was counted, cut or called. */
 
@@ -34,15 +34,12 @@ export const CALLED_CARD: SumKind = {
   make: ({ home }, [key, place]) => {
     const now = turnedTo(home, key);
     const card = now[place - 1];
-    const setup = { lead: LEAD, decoys: 0, before: 10, easy: 0 };
-    const reckoned = reckonNumberLine(home, now, setup, { stopped: card });
-    const lies = reckoned.ok ? reckoned.reckoning.known[0].value : undefined;
     // Of two copies the one that is called first stops the row.
-    if (lies !== place) return undefined;
+    if (calledPlace(now, card, LEAD) !== place) return undefined;
     return {
       shown: showCard(card),
       given: atFace(now),
-      truth: saidNumber(lies),
+      truth: saidNumber(place),
       lines: placeSum(home, now, card),
     };
   },
@@ -55,16 +52,15 @@ export const TWO_GLIMPSES: SumKind = {
   way: 'two-cuts',
   ranges: withRanges(wholePack, wholePack),
   make: ({ home }, [first, second]) => {
-    const prediction = { plain: 0, from: 1, to: home.length, markEvery: 0 };
     const [a, b] = [cardBy(home, first), cardBy(home, second)];
-    const reckoned = reckonTwoCuts(home, a, b, prediction);
-    if (!reckoned.ok) return undefined;
-    const lines = reckoned.reckoning.sum.slice(0, 3);
-    return {
-      shown: `${showCard(a)} then ${showCard(b)}`,
-      truth: saidNumber(reached(lines)),
-      lines,
-    };
+    const cuts = twoCuts(home, a, b);
+    return (
+      cuts && {
+        shown: `${showCard(a)} then ${showCard(b)}`,
+        truth: saidNumber(cuts.difference),
+        lines: differenceSum(cuts, a, b),
+      }
+    );
   },
 };
 
@@ -75,13 +71,10 @@ export const PACKET_CARD: SumKind = {
   way: 'packet',
   ranges: fixedBank,
   make: ({ home, bank }, [size]) => {
-    const reckoned = bank && reckonBankPacket(home, bank, size);
-    if (!reckoned?.ok || reckoned.reckoning.known[0].card === undefined) return undefined;
-    return {
-      shown: `${size}`,
-      truth: saidCards(reckoned.reckoning.known[0].card),
-      lines: reckoned.reckoning.sum,
-    };
+    const sizes = bank && packetSizes(home, bank);
+    const card = bank && packetCard(home, bank, size);
+    if (!sizes || card === undefined) return undefined;
+    return { shown: `${size}`, truth: saidCards(card), lines: packetSum(size, sizes.from, card) };
   },
 };
 
@@ -94,10 +87,13 @@ export const COUNT_DOWN_PLACE: SumKind = {
   make: ({ home, bank }, [stackNumber]) => {
     const face = cardBy(home, stackNumber);
     if (!bank?.cards.includes(face)) return undefined;
-    const reckoned = reckonCountDown(home, bank, face);
-    if (!reckoned.ok || reckoned.reckoning.sum.length === 0) return undefined;
-    const lines = reckoned.reckoning.sum;
-    return { shown: showCard(face), truth: saidNumber(reached(lines)), lines };
+    const place = placeBehindBank(home, bank, face);
+    if (place === undefined) return undefined;
+    return {
+      shown: showCard(face),
+      truth: saidNumber(place),
+      lines: countDownSum(bank.cards.length, face, place),
+    };
   },
 };
 
@@ -128,14 +124,13 @@ export const NEXT_RANKS_SUM: SumKind = {
     () => [1, 13],
     () => [1, 13],
   ),
-  make: ({ home }, [first, second]) => {
-    const reckoned = reckonNextRanks(home, first as Rank, second as Rank, 1);
-    if (!reckoned.ok) return undefined;
-    const lines = reckoned.reckoning.sum.slice(0, 3);
+  make: ({ home }, numbers) => {
+    const [first, second] = numbers as readonly Rank[];
+    if (first + second > mostCut(home)) return undefined;
     return {
-      shown: `${showRank(first as Rank)} and ${showRank(second as Rank)}`,
-      truth: saidNumber(reached(lines)),
-      lines,
+      shown: `${showRank(first)} and ${showRank(second)}`,
+      truth: saidNumber(first + second),
+      lines: ranksSum(first, second),
     };
   },
 };
@@ -150,10 +145,13 @@ export const DEALT_BACK_PLACE: SumKind = {
     // What is not counted stays: no sum.
     if (stackNumber > count) return undefined;
     const card = cardBy(home, stackNumber);
-    const reckoned = reckonDealtBack(home, card, [count]);
-    if (!reckoned.ok) return undefined;
-    const lines = reckoned.reckoning.sum;
-    return { shown: showCard(card), given: `${count} counted`, truth: saidNumber(reached(lines)), lines };
+    const places = placesAfterDeals(stackNumber, [count], home.length);
+    return {
+      shown: showCard(card),
+      given: `${count} counted`,
+      truth: saidNumber(places[1]),
+      lines: roundsSum(places, [count]),
+    };
   },
 };
 

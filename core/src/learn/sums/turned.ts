@@ -6,7 +6,7 @@ import { cardAt, Order, placeOf } from '../../deck/order';
 import { cut } from '../../moves/cut';
 import { handlings } from '../../reckon/handling';
 import { add, handSum, placeSum, result, start, SumLine } from '../../reckon/handSum';
-import { reckonTwoCards } from '../../reckon/patterns/twoCards';
+import { twoCards } from '../../reckon/patterns/twoCards';
 import { saidCards, saidNumber, saidOff } from '../said';
 import { Range, SumKind, SumPack } from './sum';
 
@@ -157,10 +157,7 @@ export const CARD_TO_CLAIM: SumKind = {
   ranges: withRanges(wholePack, wholePack, wholePack),
   make: ({ home }, [stackNumber, mine, theirs]) => {
     const card = cardBy(home, stackNumber);
-    const reckoned = reckonTwoCards(home, card, mine, theirs);
-    const claim = reckoned.ok
-      ? reckoned.reckoning.known.find(({ words }) => words === 'To claim')?.card
-      : undefined;
+    const claim = twoCards(home, card, mine, theirs)?.claim;
     if (claim === undefined) return undefined;
     const at = placeOf(home, claim) ?? 0;
     const sum = stackNumber - mine + theirs;

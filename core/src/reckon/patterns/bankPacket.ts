@@ -1,10 +1,10 @@
 import { countOf } from '../../deck/countOf';
 import { Bank } from '../../deck/bank';
-import { rankOf } from '../../deck/card';
+import { Card, rankOf } from '../../deck/card';
 import { showCard } from '../../deck/notation';
 import { Order } from '../../deck/order';
 import { cards } from '../../moves/wording';
-import { add, result, start } from '../handSum';
+import { add, result, start, SumLine } from '../handSum';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
 import { BankInPack, bankInPack } from './bankInPack';
 import { num, numberField } from '../../form/fields';
@@ -20,6 +20,31 @@ export const byFives = (count: number): string => {
 
 const ascending = ({ cards: bank }: BankInPack): boolean =>
   bank.every((card, index) => index === 0 || (rankOf(card) ?? 0) > (rankOf(bank[index - 1]) ?? 0));
+
+/** Which sizes of a packet end on a card of the bank. */
+export interface PacketSizes {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** @returns undefined where the bank is scattered, or goes round the end of the pack. */
+export const packetSizes = (now: Order, bank: Bank): PacketSizes | undefined => {
+  const lies = bankInPack(now, bank);
+  return lies && !lies.wraps ? { from: lies.from, to: lies.from + lies.cards.length - 1 } : undefined;
+};
+
+/** The bank card at the face of a packet of a size; undefined where there is none. */
+export const packetCard = (now: Order, bank: Bank, size: number): Card | undefined => {
+  const sizes = packetSizes(now, bank);
+  return sizes && size >= sizes.from && size <= sizes.to ? now[size - 1] : undefined;
+};
+
+/** How a packet's size leads to a card of the bank, as a sum. @param from the fewest cards that end on the bank. */
+export const packetSum = (size: number, from: number, card: Card): readonly SumLine[] => [
+  start(size, `counted: ${byFives(size)}`),
+  add(-(from - 1), 'in front of the bank'),
+  result(size - from + 1, `of the bank: ${showCard(card)}`),
+];
 
 /**
  * A packet was lifted and counted: its face card is a bank card when its size goes past the indifferent cards
@@ -42,7 +67,7 @@ export const reckonBankPacket = (now: Order, bank: Bank, size: number): Reckoned
       'Cut the pack so that the bank is together, away from the ends.',
     );
   const { from } = lies;
-  const to = from + lies.cards.length - 1;
+  const to = packetSizes(now, bank)?.to ?? from;
   const marks = Array.from({ length: to - from + 1 }, (_, index) => ({
     place: from + index,
     mark: 'bank' as const,
@@ -77,11 +102,7 @@ export const reckonBankPacket = (now: Order, bank: Bank, size: number): Reckoned
     ],
     known: [{ words: 'The card', card }, ...known],
     marks: [...marks, { place: size, mark: 'wanted' }],
-    sum: [
-      start(size, `counted: ${byFives(size)}`),
-      add(-(from - 1), 'in front of the bank'),
-      result(size - from + 1, `of the bank: ${showCard(card)}`),
-    ],
+    sum: packetSum(size, from, card),
   });
 };
 

@@ -4,7 +4,7 @@ import { mod } from '../../deck/mod';
 import { showCard } from '../../deck/notation';
 import { Order } from '../../deck/order';
 import { BankInPack, bankInPack, bankPlaces } from './bankInPack';
-import { add, result, start } from '../handSum';
+import { add, result, start, SumLine } from '../handSum';
 import { cutChances } from '../../odds/cutChances';
 import { sayShare } from '../../odds/sayShare';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
@@ -40,6 +40,26 @@ const groupAbout = ({ cards }: BankInPack, index: number): readonly [before: num
 };
 
 /**
+ * Where the selection behind a bank lies after a cut that shows a bank card at the face, from 1: behind the cards of the
+ * bank that are on top.
+ *
+ * @returns undefined where the bank is scattered, or the card is none of it.
+ */
+export const placeBehindBank = (now: Order, bank: Bank, face: Card): number | undefined => {
+  const lies = bankInPack(now, bank);
+  const seen = lies?.cards.indexOf(face) ?? -1;
+  return lies && seen >= 0 ? lies.cards.length - seen : undefined;
+};
+
+/** The same, as a sum. @param length of the bank. @param place where the selection lies. */
+export const countDownSum = (length: number, face: Card, place: number): readonly SumLine[] => [
+  start(length, 'cards of the bank'),
+  add(-(length - place + 1), `up to ${showCard(face)}`),
+  add(1, 'the selection'),
+  result(place, 'where it lies'),
+];
+
+/**
  * A selection lies right behind a bank. After a cut a bank card is seen at the face: the cards behind it in the
  * bank are on top, and the selection comes after them.
  *
@@ -66,8 +86,8 @@ export const reckonCountDown = (now: Order, bank: Bank, face: Card): Reckoned =>
       known: chances,
       marks,
     });
-  const left = lies.cards.length - seen - 1;
-  const place = left + 1;
+  const place = placeBehindBank(now, bank, face) ?? 1;
+  const left = place - 1;
   const [before, behind] = bank.loose ? groupAbout(lies, seen) : [0, 0];
   const at = places[seen];
   return reckoned({
@@ -84,12 +104,7 @@ export const reckonCountDown = (now: Order, bank: Bank, face: Card): Reckoned =>
         : []),
     ],
     known: [{ words: 'At the face', card: face }, { words: 'Of the bank on top', value: left }, ...chances],
-    sum: [
-      start(lies.cards.length, 'cards of the bank'),
-      add(-(seen + 1), `up to ${showCard(face)}`),
-      add(1, 'the selection'),
-      result(place, 'where it lies'),
-    ],
+    sum: countDownSum(lies.cards.length, face, place),
     marks: [...marks, { place: at, mark: 'seen' }],
     moves: mod(at, now.length) === 0 ? [] : [{ kind: 'cut', count: at }],
   });

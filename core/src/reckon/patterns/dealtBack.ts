@@ -22,6 +22,19 @@ export const placesAfterDeals = (place: number, counts: readonly number[], size:
     [place],
   );
 
+/** The rounds as sums. @param places before the first round and after each. */
+export const roundsSum = (places: readonly number[], counts: readonly number[]): readonly SumLine[] =>
+  counts.flatMap((count, round) =>
+    places[round] > count
+      ? [result(places[round], `not among ${count}: stays`)]
+      : [
+          start(count, `round ${round + 1}`),
+          add(1, 'and one'),
+          add(-places[round], 'where it lay'),
+          result(places[round + 1], 'where it lies'),
+        ],
+  );
+
 /** Counted and dropped back, in rounds: a card within the count goes to the count and one less its place. */
 export const reckonDealtBack = (now: Order, card: Card, counts: readonly number[]): Reckoned => {
   const [place, size] = [placeOf(now, card), now.length];
@@ -33,16 +46,6 @@ export const reckonDealtBack = (now: Order, card: Card, counts: readonly number[
     return unreckoned(`${wrong} cannot be counted from ${size} cards.`, `Count from 1 to ${size}.`);
   const places = placesAfterDeals(place, counts, size);
   const last = places[places.length - 1];
-  const sum = counts.flatMap((count, round): SumLine[] =>
-    places[round] > count
-      ? [result(places[round], `not among ${count}: stays`)]
-      : [
-          start(count, `round ${round + 1}`),
-          add(1, 'and one'),
-          add(-places[round], 'where it lay'),
-          result(places[round + 1], 'where it lies'),
-        ],
-  );
   return reckoned({
     answer: `${showCard(card)} ends at ${last}`,
     notes: [
@@ -55,7 +58,7 @@ export const reckonDealtBack = (now: Order, card: Card, counts: readonly number[
       words: round === 0 ? 'It lies at' : `After ${counts[round - 1]}`,
       value: each,
     })),
-    sum,
+    sum: roundsSum(places, counts),
     marks: [
       { place, mark: 'wanted' },
       { place: last, mark: 'number' },

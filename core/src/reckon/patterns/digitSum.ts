@@ -2,7 +2,7 @@ import { Rank, rankOf } from '../../deck/card';
 import { showCard, showRank } from '../../deck/notation';
 import { cardAt, Order } from '../../deck/order';
 import { cards } from '../../moves/wording';
-import { add, result, start } from '../handSum';
+import { add, result, start, SumLine } from '../handSum';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
 import { num, setupField } from '../../form/fields';
 import { Pattern } from './pattern';
@@ -19,11 +19,21 @@ export const digitSum = (count: number): number =>
  */
 export const digitSumPlace = (count: number): number => count + 1 - digitSum(count);
 
+/** The most cards that can be cut so that the ranks of the next two are seen. */
+export const mostCut = (now: Order): number => now.length - 2;
+
 /** The counts, without a gap, that end on the same place as this one. */
 const sameDecade = (count: number): string => {
   const tens = Math.floor(count / 10) * 10;
   return tens === 0 ? '1 to 9' : `${tens} to ${tens + 9}`;
 };
+
+/** How many cards were cut where these ranks come next, as a sum. */
+export const ranksSum = (first: Rank, second: Rank): readonly SumLine[] => [
+  start(first, `the next, ${showRank(first)}`),
+  add(second, `and ${showRank(second)}`),
+  result(first + second, 'cards cut'),
+];
 
 /** How the prepared card is still reached from a packet that its digit sum does not lead to it. */
 const outsFor = (
@@ -50,7 +60,7 @@ const outsFor = (
  */
 export const reckonNextRanks = (now: Order, first: Rank, second: Rank, prepared: number): Reckoned => {
   const count = first + second;
-  if (count > now.length - 2)
+  if (count > mostCut(now))
     return unreckoned(
       `${showRank(first)} and ${showRank(second)} add up to ${count}, more than can be cut from ${now.length}.`,
       'Look at the ranks again.',
@@ -80,9 +90,7 @@ export const reckonNextRanks = (now: Order, first: Rank, second: Rank, prepared:
       ...(card === undefined ? [] : [{ words: 'There lies', card }]),
     ],
     sum: [
-      start(first, `the next, ${showRank(first)}`),
-      add(second, `and ${showRank(second)}`),
-      result(count, 'cards cut'),
+      ...ranksSum(first, second),
       add(1, 'counted back'),
       add(-digitSum(count), 'its digit sum'),
       result(place, 'where it ends'),

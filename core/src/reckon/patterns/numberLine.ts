@@ -139,7 +139,7 @@ const shortStop = ({ displaced, from }: LineStop): string =>
   displaced === 0 ? '–' : `${displaced} ${from === 'top' ? '↓' : '↑'}`;
 
 /** The place of the card that was called: of two copies, the one that is called first in the row. */
-const calledPlace = (pack: Order, card: Card, lead: number): number | undefined => {
+export const calledPlace = (pack: Order, card: Card, lead: number): number | undefined => {
   const places = pack.flatMap((each, index) => (looksLike(each, card) ? [index + 1] : []));
   const inRow = places.filter((place) => place <= lead);
   return inRow.length > 0 ? Math.max(...inRow) : places.at(0);

@@ -10,29 +10,48 @@ import { Reckoned, reckoned, unreckoned } from '../reckoning';
 import { cardField, num, numberField } from '../../form/fields';
 import { cardAtPart, Pattern } from './pattern';
 
+/** What one cut does to two cards at two numbers. */
+export interface TwoCards {
+  /** Where their card lies, from 1. */
+  readonly place: number;
+  /** How many cards are cut from the top, 0 to N − 1. */
+  readonly count: number;
+  /** The card that then lies at their number, and where it lies before the cut. */
+  readonly claim: Card;
+  readonly claimAt: number;
+}
+
 /**
  * Two cards at two numbers: their card comes to my number by one cut, and that decides which card lies at their
  * number: the one to claim as mine.
  *
  * @param mine my number, where their card shall be. @param theirs their number. Both 1 to N.
+ * @returns undefined where the card or a number is not in the pack, or both numbers are one.
  */
+export const twoCards = (now: Order, card: Card, mine: number, theirs: number): TwoCards | undefined => {
+  const [place, size] = [placeOf(now, card), now.length];
+  const outside = [mine, theirs].some((number) => number < 1 || number > size);
+  if (place === undefined || outside || mine === theirs) return undefined;
+  const count = cutBetween(place, mine, size);
+  const claim = cut(now, count)[theirs - 1];
+  return { place, count, claim, claimAt: placeOf(now, claim) ?? 0 };
+};
+
+/** The same, said. */
 export const reckonTwoCards = (now: Order, card: Card, mine: number, theirs: number): Reckoned => {
-  const place = placeOf(now, card);
   const size = now.length;
-  if (place === undefined) return unreckoned(`${showCard(card)} is not in this pack.`, 'Name another card.');
+  if (!now.includes(card)) return unreckoned(`${showCard(card)} is not in this pack.`, 'Name another card.');
   if ([mine, theirs].some((number) => number < 1 || number > size))
     return unreckoned(`The pack has ${countOf(size, 'card')}.`, `Name numbers from 1 to ${size}.`);
-  if (mine === theirs)
+  const found = twoCards(now, card, mine, theirs);
+  if (!found)
     return unreckoned(
       'Both numbers are the same: only their card can lie there.',
       'Take another number as yours.',
     );
-  const count = cutBetween(place, mine, size);
-  const after = cut(now, count);
-  const claim = after[theirs - 1];
-  const claimAt = placeOf(now, claim) ?? 0;
+  const { place, count, claim, claimAt } = found;
   return reckoned({
-    answer: `${count === 0 ? 'Leave the pack as it is' : `Cut so that ${showCard(after[size - 1])} comes to the face`}; claim ${showCard(claim)}`,
+    answer: `${count === 0 ? 'Leave the pack as it is' : `Cut so that ${showCard(now[count - 1])} comes to the face`}; claim ${showCard(claim)}`,
     notes: [
       `Then ${showCard(card)} is at ${mine} and ${showCard(claim)} at ${theirs}.`,
       ...(count === 0

@@ -2,7 +2,7 @@ import { Card } from '../../deck/card';
 import { showCard } from '../../deck/notation';
 import { Order, placeOf } from '../../deck/order';
 import { cards, ordinal } from '../../moves/wording';
-import { add, result, start } from '../handSum';
+import { add, result, start, SumLine } from '../handSum';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
 import { cardField, num, setupField } from '../../form/fields';
 import { cardAtPart, Pattern } from './pattern';
@@ -94,6 +94,31 @@ const insteadOf = (first: number, second: number, size: number, { from, to }: Pr
   ];
 };
 
+/** The depths of two cuts, and how many cards lie between them. */
+export interface TwoCuts {
+  readonly first: number;
+  readonly second: number;
+  readonly difference: number;
+}
+
+/** @returns undefined where a card is not in the pack, or the second lies no deeper than the first. */
+export const twoCuts = (now: Order, firstSeen: Card, secondSeen: Card): TwoCuts | undefined => {
+  const [first, second] = [placeOf(now, firstSeen), placeOf(now, secondSeen)];
+  if (first === undefined || second === undefined || second <= first) return undefined;
+  return { first, second, difference: second - first };
+};
+
+/** The difference of two cuts, as a sum. */
+export const differenceSum = (
+  { first, second, difference }: TwoCuts,
+  firstSeen: Card,
+  secondSeen: Card,
+): readonly SumLine[] => [
+  start(second, `where ${showCard(secondSeen)} lies`),
+  add(-first, `where ${showCard(firstSeen)} lies`),
+  result(difference, 'cards face up'),
+];
+
 /**
  * A packet was cut and turned over onto the pack, then a deeper one: the cards seen tell both depths, the
  * difference is how many lie face up, and the first face-down card is the top card of before.
@@ -104,16 +129,16 @@ export const reckonTwoCuts = (
   secondSeen: Card,
   prediction: Prediction,
 ): Reckoned => {
-  const [first, second] = [placeOf(now, firstSeen), placeOf(now, secondSeen)];
-  const missing = first === undefined ? firstSeen : second === undefined ? secondSeen : undefined;
-  if (first === undefined || second === undefined)
-    return unreckoned(`${showCard(missing ?? 0)} is not in this pack.`, 'Name the card that was seen.');
-  if (second <= first)
+  const missing = [firstSeen, secondSeen].find((card) => !now.includes(card));
+  if (missing !== undefined)
+    return unreckoned(`${showCard(missing)} is not in this pack.`, 'Name the card that was seen.');
+  const found = twoCuts(now, firstSeen, secondSeen);
+  if (!found)
     return unreckoned(
-      `${showCard(secondSeen)} lies at ${second}, not deeper than ${showCard(firstSeen)} at ${first}.`,
+      `${showCard(secondSeen)} lies at ${placeOf(now, secondSeen)}, not deeper than ${showCard(firstSeen)} at ${placeOf(now, firstSeen)}.`,
       'Name the shallower cut first.',
     );
-  const difference = second - first;
+  const { first, second, difference } = found;
   const push = pushOff(prediction, difference);
   const { from, to } = prediction;
   return reckoned({
@@ -135,9 +160,7 @@ export const reckonTwoCuts = (
       { words: 'Prediction', value: push ? `within ${from} to ${to}` : `outside ${from} to ${to}` },
     ],
     sum: [
-      start(second, `where ${showCard(secondSeen)} lies`),
-      add(-first, `where ${showCard(firstSeen)} lies`),
-      result(difference, 'cards face up'),
+      ...differenceSum(found, firstSeen, secondSeen),
       ...(push
         ? [
             add(-from, 'the first number'),
