@@ -15,7 +15,7 @@ import { RESCHEDULE } from './learn/reschedule';
 import { POSSIBLE } from './reckon/facts/deduce';
 import { KEY_CARD } from './reckon/patterns/keyCard';
 import { DIAGNOSIS } from './weave/diagnose';
-import { LIVING } from './weave/living';
+import { INVARIANTS } from './weave/invariants';
 import { PLACES } from './weave/planPlaces';
 
 /** Every long computation, by name. To add one: its file with its `JobRule`, and a row here. */
@@ -27,7 +27,7 @@ export const JOBS = {
   forecast: FORECAST,
   'key card': KEY_CARD,
   knowing: KNOWING,
-  'living properties': LIVING,
+  invariants: INVARIANTS,
   places: PLACES,
   possible: POSSIBLE,
   proof: PROOF,

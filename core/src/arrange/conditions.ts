@@ -18,21 +18,21 @@ export const faultsAt = (
 ): number => {
   const size = order.length;
   const [card, next] = [order[index], order[(index + 1) % size]];
-  let faults = 0;
-  if (ranksApart && rankOf(card) !== undefined && rankOf(card) === rankOf(next)) faults++;
-  if (suitsApart && suitOf(card) !== undefined && suitOf(card) === suitOf(next)) faults++;
+  let violations = 0;
+  if (ranksApart && rankOf(card) !== undefined && rankOf(card) === rankOf(next)) violations++;
+  if (suitsApart && suitOf(card) !== undefined && suitOf(card) === suitOf(next)) violations++;
   if (colourRun !== undefined && colourRun < size) {
     const colour = colourOf(card);
     let run = 1;
     while (run <= colourRun && colour !== undefined && colourOf(order[(index + run) % size]) === colour)
       run++;
-    if (run > colourRun) faults++;
+    if (run > colourRun) violations++;
   }
-  return faults;
+  return violations;
 };
 
 /** How often an order breaks the conditions, taken round; 0 when it keeps them. */
-export const faults = (order: Order, conditions: Conditions): number =>
+export const violations = (order: Order, conditions: Conditions): number =>
   order.reduce((sum, _, index) => sum + faultsAt(order, index, conditions), 0);
 
 const SHAPE: ShapeOf<Conditions> = {

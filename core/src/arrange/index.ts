@@ -9,7 +9,7 @@ export {
 } from './bankText';
 export { checkPack, expectedNext, type PackCheck } from './check';
 export { compareOrders, type Comparison } from './compare';
-export { type Conditions, faults } from './conditions';
+export { type Conditions, violations } from './conditions';
 export { checkGlimpses, type GlimpseCheck, type PlacedCard } from './glimpseCheck';
 export {
   type Freedom,

@@ -3,7 +3,7 @@ import { Card, secondOf } from '../deck/card';
 import { formatOrder } from '../deck/orderText';
 import { numberOrder, Order } from '../deck/order';
 import { seededRng, shuffled } from '../deck/rng';
-import { Conditions, faults } from './conditions';
+import { Conditions, violations } from './conditions';
 import { properties } from './properties';
 import { randomOrder } from './randomOrder';
 
@@ -20,7 +20,7 @@ test('an order at random keeps its conditions, as the properties see them, and c
       if (!outcome.ok) throw new Error('none found');
       const { order } = outcome;
       expect([...order].sort((a, b) => a - b)).toEqual(numberOrder());
-      expect(faults(order, conditions)).toBe(0);
+      expect(violations(order, conditions)).toBe(0);
       const holds = (id: string): boolean => properties(order).some((each) => each.id === id && each.holds);
       if (conditions.ranksApart) expect(holds('ranks apart')).toBe(true);
       if (conditions.suitsApart) expect(holds('suits apart')).toBe(true);
@@ -38,7 +38,7 @@ test('the three strictest conditions together are met, by exchanges and where th
   for (const seed of [1, 2, 3, 4, 54, 65]) {
     const outcome = randomOrder(numberOrder(), strictest, seededRng(seed));
     if (!outcome.ok) throw new Error(`seed ${seed}`);
-    expect([faults(outcome.order, strictest), new Set(outcome.order).size]).toEqual([0, 52]);
+    expect([violations(outcome.order, strictest), new Set(outcome.order).size]).toEqual([0, 52]);
   }
 });
 
@@ -68,7 +68,7 @@ test('a small pack, with jokers and second copies: an order is found just where 
     ]) {
       let exists = false;
       for (const order of arrangements(cards))
-        if (faults(order, conditions) === 0) {
+        if (violations(order, conditions) === 0) {
           exists = true;
           break;
         }

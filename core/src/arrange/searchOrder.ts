@@ -3,7 +3,7 @@ import { speakRank, speakSuit } from '../deck/notation';
 import { Order } from '../deck/order';
 import { Problem } from '../deck/problem';
 import { Rng, shuffled } from '../deck/rng';
-import { Conditions, faults } from './conditions';
+import { Conditions, violations } from './conditions';
 
 /** How a search ended: with an order, with the proof that there is none, or before it was through. */
 type Search = Order | 'none' | 'not through';
@@ -95,7 +95,7 @@ const attempt = (pack: readonly Card[], conditions: Conditions, rng: Rng, nodes:
     (ranksApart ? (ranks[rankOf(card) ?? 0] ?? 0) : 0) + (suitsApart ? (suits[suitOf(card) ?? -1] ?? 0) : 0);
 
   const fill = (): Search => {
-    if (left.length === 0) return faults(order, conditions) === 0 ? order : 'none';
+    if (left.length === 0) return violations(order, conditions) === 0 ? order : 'none';
     if (++visited > nodes) return 'not through';
     const tried = new Set<number>();
     const candidates = left

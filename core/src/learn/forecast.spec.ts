@@ -12,7 +12,7 @@ const schedule = scheduleBy();
 const args = (part: Partial<ForecastArgs> = {}): ForecastArgs => ({
   ...{ order, directions: ['number', 'card'], blocks: blocksOf(order, { kind: 'own' }), newCards: 5 },
   ...{ schedule: SCHEDULE, memories: [], now: NOW, offset: 60, minutes: 10, answerTime: 5000 },
-  ...{ rightness: 1, days: 60, runs: 12, seed: 5, ...part },
+  ...{ recallRate: 1, days: 60, runs: 12, seed: 5, ...part },
 });
 /** Everything held, due so many days from now. */
 const held = (inDays: number): ForecastArgs['memories'] =>
@@ -58,9 +58,9 @@ test('a moment that was rounded down is no earlier than the last answer', () => 
 });
 
 test('who is right less often than the schedule expects is done later and has more to do', () => {
-  const sum = (rightness: number): number =>
+  const sum = (recallRate: number): number =>
     forecastOf(
-      runJob(FORECAST, args({ memories: held(0), minutes: 60, rightness, runs: 3 })),
+      runJob(FORECAST, args({ memories: held(0), minutes: 60, recallRate, runs: 3 })),
       60,
     ).answers.reduce((all, { middle }) => all + middle, 0);
   expect(sum(0.7)).toBeGreaterThan(sum(1));

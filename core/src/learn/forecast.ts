@@ -22,7 +22,7 @@ export interface ForecastArgs {
   readonly minutes: number;
   readonly answerTime: number;
   /** How often the user was right where the schedule expected it, over what it expected: 1 is as expected. */
-  readonly rightness: number;
+  readonly recallRate: number;
   readonly days: number;
   readonly runs: number;
   readonly seed: number;
@@ -71,7 +71,7 @@ const runOnce = (args: ForecastArgs, plan: Plan, rng: Rng): Run => {
     for (const item of queue) {
       if (given >= most) break;
       const memory = memories.get(itemId(item));
-      const recall = memory ? Math.min(1, schedule.recall(memory, now) * args.rightness) : NEW_RIGHT;
+      const recall = memory ? Math.min(1, schedule.recall(memory, now) * args.recallRate) : NEW_RIGHT;
       // What is wrong, or new, comes back until it is right once more.
       let isRight = answer(item, recall);
       for (

@@ -1,7 +1,7 @@
 export { type Band, FORECAST, type ForecastArgs, forecastOf, type ForecastRuns } from './forecast';
 export { type Blocks, blocksOf, parseEnds } from './blocks';
 export { type Asks, asksOf, EMPTY, pickCard, showTyped, type Typed, typeKey } from './entry';
-export { rightness, type Told, usualTime } from './speed';
+export { recallRate, type Told, usualTime } from './speed';
 export { confusable, digitsExchanged } from './confusable';
 export { DAY, dayOf, dayStart, HOUR } from './day';
 export { type Answered, type Grade, gradeOf, INTERRUPTED, isFluent, isTimed, PACE, type Pace } from './grade';

@@ -1,7 +1,7 @@
 import { DAY } from './day';
 import { Grade } from './grade';
 import { replay, scheduleBy } from './schedule';
-import { rightness, Told, usualTime } from './speed';
+import { recallRate, Told, usualTime } from './speed';
 
 const schedule = scheduleBy();
 const START = Date.UTC(2026, 3, 1, 10);
@@ -26,11 +26,11 @@ test('the usual time is the median of what was not interrupted, with the time be
 
 test('right as often as expected is 1, more often above, less often below; new items say nothing', () => {
   expect(before?.state).toBe(2);
-  expect(rightness(schedule, [])).toBe(1);
-  expect(rightness(schedule, [told({ before: undefined, right: false })])).toBe(1);
+  expect(recallRate(schedule, [])).toBe(1);
+  expect(recallRate(schedule, [told({ before: undefined, right: false })])).toBe(1);
   const expected = before ? schedule.recall(before, START + 20 * DAY) : 0;
   const share = (right: number, of: number): number =>
-    rightness(
+    recallRate(
       schedule,
       Array.from({ length: of }, (_, index) => told({ right: index < right })),
     );

@@ -30,7 +30,7 @@ const AS_EXPECTED = 20;
  * How often the user was right with items that were held, over how often the schedule expected it: 1 is as expected.
  * Some answers as expected are counted in, so that a few do not say much.
  */
-export const rightness = (schedule: Schedule, answers: readonly Told[]): number => {
+export const recallRate = (schedule: Schedule, answers: readonly Told[]): number => {
   const held = answers.flatMap(({ before, at, right }) =>
     before?.state === 2 ? [{ right, expected: schedule.recall(before, at) }] : [],
   );

@@ -3,7 +3,7 @@ import { Form, formOf, NONE, Reader, Slot, Stack, valueAt } from './forms';
 import { cardNamed, laidOut } from './laid';
 import { byOf, Condition, Expression, MOST_ROUNDS, Option, Procedure, Step } from './procedure';
 import { CANNOT, Choice, CLAIM, Do, HELD, Instruction, instruction, LEFT_OUT, OUT, Program } from './program';
-import { promiseOf } from './promised';
+import { lookaheadOf } from './lookahead';
 import { SLOTS, STEPS } from './steps';
 import { INDIFFERENT } from './table';
 import { knownNames, namesIn, namesRead, packetsOf } from './walk';
@@ -105,7 +105,7 @@ class Compiler {
             name: step.name,
             value,
             likely: step.likely,
-            promise: promiseOf(step.name, next, this.packets, this.start),
+            promise: lookaheadOf(step.name, next, this.packets, this.start),
           },
           ...{ from: this.reader(step.from), to: this.reader(step.to) },
         };

@@ -2,9 +2,9 @@ import { Rng } from '../deck/rng';
 import { NONE, World } from './forms';
 import { likelihoods } from './likely';
 import { liveValues } from './live';
-import { MetWorlds } from './metWorlds';
+import { VisitedStates } from './visitedStates';
 import { CANNOT, Choice, CLAIM, Do, HELD, LEFT_OUT, OUT, Program, UNKNOWN, UNSET } from './program';
-import { nextKept, Promised } from './promised';
+import { nextKept, Lookahead } from './lookahead';
 import { Table, TableFull } from './table';
 import { Trail } from './trail';
 import { Counts, Failure, MOST_FAILURES, Way } from './way';
@@ -56,7 +56,7 @@ export class Machine implements World {
   private readonly frames: Frame[] = [];
   /** By depth: what came of the worlds tried there. */
   private sums: Float64Array = new Float64Array(8 * FIELDS);
-  private readonly met: MetWorlds;
+  private readonly met: VisitedStates;
   private readonly trail: Trail;
   /** The indices of all values. */
   private readonly all: Int32Array;
@@ -82,7 +82,7 @@ export class Machine implements World {
     this.known = program.claims.map(() => new Map<string, number>());
     this.table.kept = this.table.free;
     this.live = liveValues(program, way.sights === true);
-    this.met = new MetWorlds(this.live, program.packets.length, way.often);
+    this.met = new VisitedStates(this.live, program.packets.length, way.often);
     this.trail = new Trail(this.table, this.values);
     this.all = Int32Array.from(this.values.keys());
     if (way.rng) this.trail.save(0, this.all);
@@ -299,7 +299,7 @@ export class Machine implements World {
    */
   private keepPromise(
     choice: Choice,
-    promise: Promised,
+    promise: Lookahead,
     low: number,
     high: number,
     at: number,

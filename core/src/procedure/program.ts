@@ -1,7 +1,7 @@
 import type { Card } from '../deck/card';
 import { NONE, Reader } from './forms';
 import type { Likely } from './procedure';
-import type { Promised } from './promised';
+import type { Lookahead } from './lookahead';
 import type { Act } from './steps';
 
 /** How a world ends, or that it goes on elsewhere. Every instruction gives the next one's index, or one of these. */
@@ -24,7 +24,7 @@ export interface Choice {
   readonly to: Reader;
   readonly likely: Likely | undefined;
   /** A card that must lie at the chosen place: only values at which it does are gone on with. */
-  readonly promise: Promised | undefined;
+  readonly promise: Lookahead | undefined;
 }
 
 /** What the machine does at one point of a program, and in which of its fields it is said. */

@@ -39,7 +39,7 @@ export {
 } from './rowSearch';
 export { type RowKinds } from './rowSteps';
 export { type RowProgress } from './turnedSearch';
-export { LIVING, livingProperties, type LivingProperty } from './living';
+export { INVARIANTS, invariants, type Invariant } from './invariants';
 export {
   type Break,
   distancesAfter,

@@ -4,7 +4,7 @@ import { seededRng, shuffled } from '../deck/rng';
 import { Move } from '../moves/move';
 import { parseMovesText } from '../moves/moveText';
 import { weave } from '../moves/weave';
-import { livingProperties } from './living';
+import { invariants } from './invariants';
 import { distancesAfter, namedByBreak, withExtraCard, withoutCard, withStandIn } from './missingCard';
 import { wayPoints } from './wayPoints';
 
@@ -84,9 +84,9 @@ test('properties that live through a weave are those that the woven order has', 
       .map(mateOf)
       .reverse(),
   ];
-  const living = livingProperties(halves);
+  const living = invariants(halves);
   expect(living).toMatchObject([{ property: { id: 'palindrome' }, through: { in: true, out: true } }]);
   // A sequence does not.
-  const [first] = livingProperties(numberOrder()).filter(({ through }) => !through.in);
+  const [first] = invariants(numberOrder()).filter(({ through }) => !through.in);
   expect(first.property.holds).toBe(true);
 });

@@ -345,7 +345,7 @@ test('answers are no steps of undo, and two tabs that answer the same item lose 
 
 test('a forecast is made with the user’s own rates: what was held and is wrong tells, a slip taken back does not', async () => {
   const store = TestBed.inject(LearnStore);
-  expect(store.rightness()).toBe(1);
+  expect(store.recallRate()).toBe(1);
   const schedule = scheduleBy();
   const [first, second] = store.plan().items;
   const begun = clock.at - 20 * 86_400_000;
@@ -362,18 +362,18 @@ test('a forecast is made with the user’s own rates: what was held and is wrong
   await until(() => store.memories().size === 2);
   const source = TestBed.inject(Source) as ItemSource;
   source.give(questionOf(first), truthOf({ ...first, card: order[9] }, order), { ms: 900 }, 0);
-  await until(() => store.rightness() < 1);
+  await until(() => store.recallRate() < 1);
   const given = source.give(
     questionOf(second),
     truthOf({ ...second, card: order[9] }, order),
     { ms: 900 },
     0,
   );
-  const worse = store.rightness();
-  await until(() => store.rightness() < worse);
+  const worse = store.recallRate();
+  await until(() => store.recallRate() < worse);
   expect(await given.takeBack()).toBe('taken back');
-  await until(() => store.rightness() === worse);
-  expect(store.forecastArgs(30, 2, 1)).toMatchObject({ rightness: worse, minutes: 5, days: 30 });
+  await until(() => store.recallRate() === worse);
+  expect(store.forecastArgs(30, 2, 1)).toMatchObject({ recallRate: worse, minutes: 5, days: 30 });
 });
 
 test('a turned pack is learnt by its home order; so is one whose order is gone, with a joker and a second copy', async () => {

@@ -1,20 +1,20 @@
 import { defer, firstValueFrom, retry } from 'rxjs';
 import type { BackupWork } from './backup-work';
 import type { BackupWorker } from './backup.worker';
-import { lending } from '../../platform/workers/lender';
+import { workerPool } from '../../platform/workers/worker-pool';
 import { heard, PATIENCE, TRY_AGAIN } from '../../platform/workers/silence';
 
-type Remote = Awaited<ReturnType<ReturnType<typeof lender>['lend']>>;
+type Remote = Awaited<ReturnType<ReturnType<typeof pool>['lend']>>;
 type Made = Awaited<ReturnType<BackupWork['make']>>;
 type Read = Awaited<ReturnType<BackupWork['read']>>;
 
-const lender = lending<BackupWorker>(
+const pool = workerPool<BackupWorker>(
   () => new Worker(new URL('./backup.worker', import.meta.url), { type: 'module' }),
 );
 
 const once = <Result>(work: (remote: Remote) => Promise<Result>): Promise<Result> => {
   const attempt = async (): Promise<Result> => {
-    const lent = lender();
+    const lent = pool();
     try {
       const ask = async (): Promise<Result> => {
         const remote = await lent.lend();

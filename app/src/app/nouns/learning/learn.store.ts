@@ -18,7 +18,7 @@ import {
   parseItem,
   PACE,
   Plan,
-  rightness,
+  recallRate,
   SCHEDULE,
   scheduleBy,
   ScheduleSettings,
@@ -199,7 +199,7 @@ export class LearnStore {
     ),
     { initialValue: [] as ReviewRow[] },
   );
-  readonly rightness = computed(() => rightness(this.schedule(), this.lately()));
+  readonly recallRate = computed(() => recallRate(this.schedule(), this.lately()));
   readonly usualTime = computed(() => usualTime(this.lately()));
 
   readonly due = computed(() =>
@@ -252,7 +252,7 @@ export class LearnStore {
       now: Math.floor(this.now() / HOUR) * HOUR,
       offset: this.clock.offset(),
       answerTime: this.usualTime(),
-      rightness: this.rightness(),
+      recallRate: this.recallRate(),
     };
   }
 

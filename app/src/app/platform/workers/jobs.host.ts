@@ -1,15 +1,15 @@
 import { JobName, RunJob } from './jobs';
 import type { JobsInWorker } from './jobs-in-worker';
-import { Lender, lending } from './lender';
+import { WorkerPool, workerPool } from './worker-pool';
 import { quiet } from './quiet';
 import { Jobs, remembering, runOn } from './run-job';
 
 /** Workers for jobs. No test imports this file: `import.meta`. */
-const workers = lending<JobsInWorker>(
+const workers = workerPool<JobsInWorker>(
   () => new Worker(new URL('./jobs.worker', import.meta.url), { type: 'module' }),
 );
 
-const lender = (): Lender<Jobs> => {
+const pool = (): WorkerPool<Jobs> => {
   const lent = workers();
   return {
     ...lent,
@@ -30,10 +30,10 @@ const lender = (): Lender<Jobs> => {
 /** One core is left to the page where there are three or more. */
 const free = (navigator.hardwareConcurrency || 2) - 1;
 const MOST = 8;
-const run = runOn(lender, Math.max(2, Math.min(MOST, free)));
+const run = runOn(pool, Math.max(2, Math.min(MOST, free)));
 
 /** The same, and with two cores, too: it goes on for long while one works. Left alone it has all cores. */
-const beside = runOn(lender, Math.max(1, Math.min(MOST, free)), quiet(document));
+const beside = runOn(pool, Math.max(1, Math.min(MOST, free)), quiet(document));
 const LONG: ReadonlySet<JobName> = new Set(['study']);
 
 export const runInWorkers: RunJob = remembering((name, args, held) =>

@@ -6,7 +6,7 @@ import { SCHEDULE } from '@enumeron/core/learn';
 import { BehaviorSubject, firstValueFrom, lastValueFrom, toArray } from 'rxjs';
 import { ArgsOf, JobState } from './jobs';
 import { JobsInWorker } from './jobs-in-worker';
-import { Lender } from './lender';
+import { WorkerPool } from './worker-pool';
 import { quiet as quietOf } from './quiet';
 import { Jobs, remembering, runOn } from './run-job';
 import { SilentWorker } from './silence';
@@ -56,7 +56,7 @@ let lent: number;
 let ended: number;
 let back: number;
 let gaveUp: number;
-const lender = (fail?: Promise<never>) => (): Lender<Jobs> => ({
+const pool = (fail?: Promise<never>) => (): WorkerPool<Jobs> => ({
   lend: () => {
     lent++;
     return Promise.resolve(worker());
@@ -77,7 +77,7 @@ beforeEach(() => {
 });
 
 test.each([1, 2, 3, 8])('%d workers come to what one computation comes to', async (cores) => {
-  const states = await lastValueFrom(runOn(lender(), cores)('key card', keyCard).pipe(toArray()));
+  const states = await lastValueFrom(runOn(pool(), cores)('key card', keyCard).pipe(toArray()));
   expect(states.at(-1)).toEqual({ kind: 'ended', result: runJob(JOBS['key card'], keyCard) });
   expect(states.filter(({ kind }) => kind === 'ended')).toHaveLength(1);
   expect(lent).toBe(Math.min(cores, 4));
@@ -87,7 +87,7 @@ test.each([1, 2, 3, 8])('%d workers come to what one computation comes to', asyn
 
 test('progress is that of all parts together, and never goes back', async () => {
   const states: JobState<unknown, unknown>[] = await lastValueFrom(
-    runOn(lender(), 3)('key card', keyCard).pipe(toArray()),
+    runOn(pool(), 3)('key card', keyCard).pipe(toArray()),
   );
   const tries = states.flatMap((state) =>
     state.kind === 'running' ? [(state.progress as { tries: number }).tries] : [],
@@ -101,7 +101,7 @@ test('what cannot be done in parts is done by one, and gives what core gives', a
   const args = { pack, packs: 3000, seed: 9 };
   const counter = spreadCounter(pack, seededRng(9));
   counter.run(3000);
-  const last = await lastValueFrom(runOn(lender(), 4)('spreads', args));
+  const last = await lastValueFrom(runOn(pool(), 4)('spreads', args));
   expect(last).toEqual({ kind: 'ended', result: counter.read() });
   expect(lent).toBe(1);
 });
@@ -109,7 +109,7 @@ test('what cannot be done in parts is done by one, and gives what core gives', a
 test('held it waits, then it goes on from where it was', async () => {
   const held = new BehaviorSubject(false);
   const seen: JobState<unknown, unknown>[] = [];
-  const run = runOn(lender(), 1)('key card', keyCard, held);
+  const run = runOn(pool(), 1)('key card', keyCard, held);
   await new Promise<void>((resolve, reject) => {
     let stoppedAt = -1;
     run.subscribe({
@@ -135,8 +135,8 @@ test('held it waits, then it goes on from where it was', async () => {
 test('left alone it has a worker more, which waits while somebody works, and the end is the same', async () => {
   const holds: [number, boolean][] = [];
   const parts = new Map<number, number>();
-  const counting = (): Lender<Jobs> => ({
-    ...lender()(),
+  const counting = (): WorkerPool<Jobs> => ({
+    ...pool()(),
     lend: () => {
       const [own, which] = [worker(), lent++];
       return Promise.resolve({
@@ -183,9 +183,9 @@ test('left alone it has a worker more, which waits while somebody works, and the
 
 test('with nobody away there is no worker more; a job that is stopped forgets it', async () => {
   const quiet = new BehaviorSubject(false);
-  await lastValueFrom(runOn(lender(), 1, quiet)('key card', keyCard));
+  await lastValueFrom(runOn(pool(), 1, quiet)('key card', keyCard));
   expect(lent).toBe(1);
-  const running = runOn(lender(), 1, quiet)('key card', keyCard).subscribe();
+  const running = runOn(pool(), 1, quiet)('key card', keyCard).subscribe();
   await new Promise((resolve) => setTimeout(resolve, 20));
   expect(quiet.observed).toBe(true);
   running.unsubscribe();
@@ -209,7 +209,7 @@ test('a page is left alone when nobody touches it for a while, or when it is not
 });
 
 test('what was asked before is answered at once, what was not is worked out', async () => {
-  const run = remembering(runOn(lender(), 1));
+  const run = remembering(runOn(pool(), 1));
   const first = await lastValueFrom(run('spreads', { pack, packs: 1000, seed: 9 }));
   expect(await firstValueFrom(run('spreads', { pack: [...pack], packs: 1000, seed: 9 }))).toBe(first);
   expect(lent).toBe(1);
@@ -229,8 +229,8 @@ const rowWish: ArgsOf<'row'> = {
 
 test('what is held from the beginning waits too; a worker that is lent again does not', async () => {
   const own = worker();
-  const again: Lender<Jobs> = {
-    ...lender()(),
+  const again: WorkerPool<Jobs> = {
+    ...pool()(),
     lend: () => Promise.resolve(own),
   };
   const held = new BehaviorSubject(true);
@@ -255,14 +255,14 @@ test('what is held from the beginning waits too; a worker that is lent again doe
 
 test('a job that is given up is stopped, and its worker can be lent again; whoever asked is told no more', async () => {
   let told = 0;
-  const running = runOn(lender(), 2)('key card', { ...keyCard, packs: 4_000_000 }).subscribe(() => told++);
+  const running = runOn(pool(), 2)('key card', { ...keyCard, packs: 4_000_000 }).subscribe(() => told++);
   await until(() => told > 0);
   running.unsubscribe();
   const before = told;
   await until(() => gaveUp === 1);
   expect([told, ended, back]).toEqual([before, 0, 0]);
   // So soon that none was lent yet.
-  runOn(lender(), 2)('row', rowWish).subscribe().unsubscribe();
+  runOn(pool(), 2)('row', rowWish).subscribe().unsubscribe();
   await until(() => gaveUp === 2);
 });
 
@@ -278,8 +278,8 @@ test('a worker that was ended is asked nothing more, though what it said comes l
       return new Promise(() => undefined);
     },
   };
-  const offered = (): Lender<Jobs> => ({
-    ...lender()(),
+  const offered = (): WorkerPool<Jobs> => ({
+    ...pool()(),
     lend: () => Promise.resolve({ ...worker(), ...one }),
   });
   let told = 0;
@@ -292,8 +292,8 @@ test('a worker that was ended is asked nothing more, though what it said comes l
 });
 
 test('a worker that says nothing is given up: at once where it never did, or from its last sign on', async () => {
-  const silent = (part: Partial<Jobs>) => (): Lender<Jobs> => ({
-    ...lender()(),
+  const silent = (part: Partial<Jobs>) => (): WorkerPool<Jobs> => ({
+    ...pool()(),
     lend: () => Promise.resolve({ ...worker(), ...part }),
   });
   const nothing = (): Promise<never> => new Promise(() => undefined);
@@ -326,9 +326,9 @@ test('a worker that says nothing is given up: at once where it never did, or fro
 });
 
 test('a worker that fails is tried again, then is an error', async () => {
-  const failing = lender(Promise.reject(new Error('no script')));
+  const failing = pool(Promise.reject(new Error('no script')));
   lent = 0;
-  const never = (): Lender<Jobs> => ({ ...failing(), lend: () => new Promise(() => lent++) });
+  const never = (): WorkerPool<Jobs> => ({ ...failing(), lend: () => new Promise(() => lent++) });
   await expect(firstValueFrom(runOn(never, 2)('spreads', { pack, packs: 1, seed: 1 }))).rejects.toThrow(
     'no script',
   );
@@ -346,12 +346,12 @@ test.each(Object.keys(JOBS) as (keyof typeof JOBS)[])('%s: its parts are plain v
     diagnosis: { before: pack, intended: 'in', seen: [] },
     forecast: {
       ...{ order: pack, directions: ['number'], blocks: [pack], newCards: 5, schedule: SCHEDULE },
-      ...{ memories: [], now: 1.7e12, offset: 0, minutes: 5, answerTime: 5000, rightness: 1 },
+      ...{ memories: [], now: 1.7e12, offset: 0, minutes: 5, answerTime: 5000, recallRate: 1 },
       ...{ days: 5, runs: 4, seed: 1 },
     },
     'key card': { ...keyCard, packs: 40 },
     'sent pattern': { procedure: PROCEDURE, told: {}, home: pack, now: pack },
-    'living properties': { order: pack },
+    invariants: { order: pack },
     places: { size: 52, wanted: [{ from: 1, to: 5 }], cuts: true },
     possible: { now: pack, facts: [{ kind: 'cut' }] },
     proof: { procedure: PROCEDURE },

@@ -1,6 +1,6 @@
 import { NEVER, Observable, of, retry, Subscriber, tap } from 'rxjs';
 import { JobName, JobState, RunJob } from './jobs';
-import { Lender } from './lender';
+import { WorkerPool } from './worker-pool';
 import { heard, PATIENCE, TRY_AGAIN } from './silence';
 import { SpareWorker, spareWorker } from './spare-worker';
 
@@ -87,16 +87,16 @@ const runParts = async (
 /**
  * Runs jobs on workers that are lent.
  *
- * @param lender makes a lender for one job. @param cores how many workers may be busy at a time.
+ * @param pool makes a pool for one job. @param cores how many workers may be busy at a time.
  * @param quiet whether the page is left alone: then one worker more may be. None unless told.
  */
 export const runOn =
-  (lender: () => Lender<Jobs>, cores: number, quiet?: Observable<boolean>, patience = PATIENCE): RunJob =>
+  (pool: () => WorkerPool<Jobs>, cores: number, quiet?: Observable<boolean>, patience = PATIENCE): RunJob =>
   (name, args, held = NEVER) =>
     new Observable<JobState<never, never>>((subscriber) => {
       // What a worker never answers holds no more than this; and this lets go of who asked.
       const told: { observer: Subscriber<JobState<never, never>> | undefined } = { observer: subscriber };
-      const lent = lender();
+      const lent = pool();
       const workers: Jobs[] = [];
       let isHeld = false;
       const holding = held.subscribe((hold) => {

@@ -39,7 +39,7 @@ export class CyclesPage {
     after: mirroredMates(weave(this.pack.now(), this.kind())),
   }));
 
-  private readonly job = jobView('living properties', () => ({ order: this.pack.home() }));
+  private readonly job = jobView('invariants', () => ({ order: this.pack.home() }));
   protected readonly living = computed(() => answerOf(this.job()));
 
   protected setSize(size: number | undefined): void {

@@ -1,7 +1,7 @@
 import type { Remote } from 'comlink';
 
 /** Lends workers for one piece of work. */
-export interface Lender<Api> {
+export interface WorkerPool<Api> {
   /** One worker more. */
   lend(): Promise<Api>;
   /** Rejects when a worker's script cannot be had, or fails. */
@@ -31,7 +31,7 @@ interface Opened<Api> {
 const STOPPING = 1000;
 
 /** @param open makes a worker that offers `Api`. */
-export const lending = <Api>(open: () => Worker): (() => Lender<Remote<Api>>) => {
+export const workerPool = <Api>(open: () => Worker): (() => WorkerPool<Remote<Api>>) => {
   const idle: Opened<Api>[] = [];
   let dismissal: ReturnType<typeof setTimeout> | undefined;
   const dismiss = (): void => idle.splice(0).forEach(({ end }) => end());

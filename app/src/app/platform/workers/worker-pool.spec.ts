@@ -1,4 +1,4 @@
-import { lending } from './lender';
+import { workerPool } from './worker-pool';
 
 /** A worker that answers nothing, and tells whether it was ended. */
 class Endpoint extends EventTarget {
@@ -12,7 +12,7 @@ class Endpoint extends EventTarget {
 }
 
 let opened: Endpoint[] = [];
-const lender = lending<{ work(): void }>(() => {
+const pool = workerPool<{ work(): void }>(() => {
   const endpoint = new Endpoint();
   opened.push(endpoint);
   return endpoint as unknown as Worker;
@@ -28,25 +28,25 @@ afterEach(() => {
 });
 
 test('a worker that is lent again is the same one, and what it offers was held all the time', async () => {
-  const first = lender();
+  const first = pool();
   const offered = await first.lend();
   first.giveBack();
-  const second = lender();
+  const second = pool();
   expect(await second.lend()).toBe(offered);
   expect(opened).toHaveLength(1);
   // Two jobs at a time have a worker each.
-  expect(await lender().lend()).not.toBe(offered);
+  expect(await pool().lend()).not.toBe(offered);
   expect(opened).toHaveLength(2);
 });
 
 test('a worker that nobody wants is kept for a while, and not while it is lent', async () => {
-  const job = lender();
+  const job = pool();
   await job.lend();
   job.giveBack();
   jest.advanceTimersByTime(19_000);
   const [own] = opened;
   expect(own.ended).toBe(false);
-  const next = lender();
+  const next = pool();
   await next.lend();
   jest.advanceTimersByTime(19_000);
   expect(own.ended).toBe(false);
@@ -56,33 +56,33 @@ test('a worker that nobody wants is kept for a while, and not while it is lent',
 });
 
 test('what is ended is not lent again; one that fails tells whoever has it, and nobody after', async () => {
-  const job = lender();
+  const job = pool();
   await job.lend();
   job.end();
   expect(opened[0].ended).toBe(true);
-  const next = lender();
+  const next = pool();
   await next.lend();
   expect(opened).toHaveLength(2);
   opened[1].dispatchEvent(Object.assign(new Event('error'), { message: 'no such script' }));
   await expect(next.failed).rejects.toThrow('no such script');
   next.giveBack();
-  const last = lender();
+  const last = pool();
   await last.lend();
   opened[1].dispatchEvent(new Event('error'));
   await expect(last.failed).rejects.toThrow('no such worker');
 });
 
 test('one whose work nobody wants is lent again when it rests, and ended where it does not', async () => {
-  const job = lender();
+  const job = pool();
   const offered = await job.lend();
   let rest: () => void = () => undefined;
   job.giveUp(new Promise<void>((resolve) => (rest = resolve)));
-  expect(await lender().lend()).not.toBe(offered);
+  expect(await pool().lend()).not.toBe(offered);
   rest();
   await Promise.resolve();
   await Promise.resolve();
-  expect(await lender().lend()).toBe(offered);
-  const other = lender();
+  expect(await pool().lend()).toBe(offered);
+  const other = pool();
   await other.lend();
   other.giveUp(new Promise(() => undefined));
   jest.advanceTimersByTime(2000);

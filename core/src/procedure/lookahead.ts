@@ -4,7 +4,7 @@ import type { Condition, Expression, Step } from './procedure';
 import { Table } from './table';
 
 /** That one of these cards must lie in a packet, so far behind the chosen place. */
-export interface Promised {
+export interface Lookahead {
   readonly packet: number;
   readonly plus: number;
   readonly cards: readonly Card[];
@@ -17,12 +17,12 @@ export interface Promised {
  *
  * @param name what is chosen. @param start what lies in each packet at first, top card first.
  */
-export const promiseOf = (
+export const lookaheadOf = (
   name: string,
   next: Step | undefined,
   packets: readonly string[],
   start: readonly (readonly Card[])[],
-): Promised | undefined => {
+): Lookahead | undefined => {
   if (next?.do !== 'require') return undefined;
   const that = next.that as { any?: readonly Condition[]; equal?: readonly Expression[] };
   const wanted = (that.any ?? [next.that]).map((each) => cardWanted(name, each, packets));
@@ -36,7 +36,7 @@ export const promiseOf = (
 };
 
 /** Reads `equal: [card at (name, or name and so many), card]`. */
-const cardWanted = (name: string, that: Condition, packets: readonly string[]): Promised | undefined => {
+const cardWanted = (name: string, that: Condition, packets: readonly string[]): Lookahead | undefined => {
   const [seen, card] = (that as { equal?: readonly Readonly<Record<string, unknown>>[] }).equal ?? [];
   const named = (card as { card?: string } | undefined)?.card;
   if (typeof seen !== 'object' || named === undefined || !('card at' in seen)) return undefined;
@@ -56,7 +56,7 @@ const cardWanted = (name: string, that: Condition, packets: readonly string[]): 
 
 /** The first value from `low` up to `high` at whose place one of the cards lies; above `high` where there is none. */
 export const nextKept = (
-  { packet, plus, cards }: Promised,
+  { packet, plus, cards }: Lookahead,
   table: Table,
   low: number,
   high: number,

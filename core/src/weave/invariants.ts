@@ -5,13 +5,13 @@ import { JobRule, oneStep } from '../job/job';
 import { weave, WeaveKind } from '../moves/weave';
 
 /** A property of an order, and after which weave it still holds. */
-export interface LivingProperty {
+export interface Invariant {
   readonly property: Property;
   readonly through: Readonly<Record<WeaveKind, boolean>>;
 }
 
 /** Which of the properties that an order has live through a perfect weave: each is tried on the woven order. */
-export const livingProperties = (order: Order): readonly LivingProperty[] => {
+export const invariants = (order: Order): readonly Invariant[] => {
   const after = { in: properties(weave(order, 'in')), out: properties(weave(order, 'out')) };
   const holds = (kind: WeaveKind, id: string): boolean =>
     after[kind].some((property) => property.id === id && property.holds);
@@ -27,6 +27,6 @@ export const livingProperties = (order: Order): readonly LivingProperty[] => {
 };
 
 /** The same as a job. */
-export const LIVING: JobRule<{ readonly order: Order }, never, readonly LivingProperty[]> = oneStep(
-  ({ order }) => livingProperties(order),
+export const INVARIANTS: JobRule<{ readonly order: Order }, never, readonly Invariant[]> = oneStep(
+  ({ order }) => invariants(order),
 );

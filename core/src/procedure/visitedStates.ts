@@ -21,7 +21,7 @@ interface Met {
  * The worlds that choices have met: where one comes again, with the same packets and the same values of all that is
  * still read, what comes of it is known. So millions of ways that lead to the same state take thousands of runs.
  */
-export class MetWorlds {
+export class VisitedStates {
   private readonly choices: (Met | undefined)[];
   private readonly bytes: Uint16Array;
 
