@@ -128,7 +128,7 @@ test.describe('on a phone', () => {
       const box = await button.boundingBox();
       expect(box?.height).toBeGreaterThanOrEqual(44);
     }
-    await tap('done: turn the pack');
+    await tap('done: cut the pack');
     await expect(enumeron.status()).toContainText('turned 5');
     await tap('undo');
     await expect(enumeron.status()).toContainText('turned 3');

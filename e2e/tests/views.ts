@@ -146,6 +146,7 @@ export const VIEWS: readonly View[] = [
     fill: (page) => page.getByText('It works in 730 of 1,275').waitFor(),
   },
   { name: 'settings', path: '/settings' },
+  { name: 'no such page', path: '/learn/nowhere' },
 ];
 
 /** How many views one page goes through: few enough for a test's time on a slow machine. */

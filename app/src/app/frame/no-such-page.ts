@@ -23,7 +23,25 @@ import { nearestPages } from './nearest-pages';
       </li>
     </ul>
   </section>`,
-  styleUrl: '../ui/page.scss',
+  styles: `
+    .sheet {
+      padding: 20px;
+    }
+
+    ul {
+      margin: 0;
+      padding: 0;
+      list-style: none;
+    }
+
+    a {
+      display: inline-flex;
+      align-items: center;
+      min-height: 44px;
+      color: var(--petrol);
+      font-weight: 600;
+    }
+  `,
 })
 export class NoSuchPage {
   private readonly url = urlSignal();

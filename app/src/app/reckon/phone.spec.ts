@@ -48,7 +48,7 @@ test('a card at a number by one thumb: face, card, number, done, and undone', as
   await tap(room, 'seven', 'diamonds', '1', '5');
   expect(TestBed.inject(WantedStore).number()).toBe(15);
   expect(answer(room)).toContain('Move 2 cards from top to bottom');
-  await tap(room, 'done: turn the pack');
+  await tap(room, 'done: cut the pack');
   expect(pack.now()[14]).toBe(card('7D'));
   await tap(room, 'undo');
   await until(() => pack.offset() === 3);

@@ -1,9 +1,12 @@
-import { Place } from '../room';
+import { pageRoutes, Place } from '../room';
 
 /** No room of the seven: it has no key, and nothing is told in it. */
 export const SETTINGS: Place = {
   name: 'Settings and data',
   path: 'settings',
   pages: [{ path: '', name: 'Settings and data', words: 'settings' }],
-  load: () => import('./settings-room').then(({ SettingsRoom }) => [{ path: '', component: SettingsRoom }]),
+  load: () =>
+    import('./settings-room').then(({ SettingsRoom }) =>
+      pageRoutes(SETTINGS, { '': { component: SettingsRoom } }),
+    ),
 };

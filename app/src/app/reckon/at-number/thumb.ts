@@ -37,7 +37,7 @@ import { Entry } from './entry';
     <button sideNumber type="button" class="small half" (click)="entry.active.set('face')">seen …</button>
     <button sideNumber type="button" class="small half" (click)="entry.active.set('card')">card …</button>
     <button done type="button" class="small done" [disabled]="!ready()" (click)="wanted.carryOut()">
-      done: turn the pack
+      done: cut the pack
     </button>
   </en-thumb-pad>`,
   styleUrl: './thumb.scss',
