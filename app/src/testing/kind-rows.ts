@@ -262,11 +262,11 @@ export const ROWS: Readonly<Record<string, fc.Arbitrary<unknown>>> = {
       weave: fc.constantFrom('in', 'out'),
       size: fc.integer({ min: 1, max: 60 }),
       cut: fc.nat(60),
-      violations: fc.nat(60),
+      faults: fc.nat(60),
       slips: fc.array(fc.integer({ min: 2, max: 60 }), { maxLength: 20 }),
       sample: fc.constant(true),
     },
-    { requiredKeys: ['id', 'at', 'weave', 'size', 'cut', 'violations', 'slips'] },
+    { requiredKeys: ['id', 'at', 'weave', 'size', 'cut', 'faults', 'slips'] },
   ),
   procedures: fc.record(
     {

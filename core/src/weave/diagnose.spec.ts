@@ -7,17 +7,17 @@ import { diagnoseWeave, SeenCard, weaveDiagnosis } from './diagnose';
 interface Woven {
   readonly after: Order;
   readonly cut: number;
-  readonly violations: number;
+  readonly faults: number;
   readonly slips: readonly number[];
 }
 
-/** An interleaving of a cut pack, a bit for each place (1: from the lower packet), with its violations counted. */
+/** An interleaving of a cut pack, a bit for each place (1: from the lower packet), with its faults counted. */
 const interleave = (before: Order, cut: number, bits: readonly number[], intended: WeaveKind): Woven => {
   const packets = [before.slice(0, cut), before.slice(cut)];
   const after = bits.map((bit) => packets[bit].shift() as number);
   const slips = bits.flatMap((bit, index) => (index > 0 && bit === bits[index - 1] ? [index + 1] : []));
   const wrong = bits[0] === (intended === 'out' ? 1 : 0) ? 1 : 0;
-  return { after, cut, violations: slips.length + wrong, slips };
+  return { after, cut, faults: slips.length + wrong, slips };
 };
 
 /** Every interleaving of every cut within six cards of the middle. */
@@ -56,21 +56,21 @@ test.each<[number, WeaveKind]>([
     const fitting = all.filter((woven) => fits(woven, seen));
     const { explanations, ties, look } = weaveDiagnosis({ before, intended, seen });
 
-    const key = ({ violations, cut, slips }: Pick<Woven, 'violations' | 'cut' | 'slips'>): number =>
-      violations * 1e4 + Math.abs(2 * cut - size) * 100 + (slips.at(0) ?? 0);
+    const key = ({ faults, cut, slips }: Pick<Woven, 'faults' | 'cut' | 'slips'>): number =>
+      faults * 1e4 + Math.abs(2 * cut - size) * 100 + (slips.at(0) ?? 0);
     const keys = fitting.map(key).sort((a, b) => a - b);
     const given = explanations.map(key);
     expect(given.map((each) => Math.floor(each / 100))).toEqual(
       keys.slice(0, 20).map((each) => Math.floor(each / 100)),
     );
-    for (const { after: told, cut, violations, slips } of explanations)
-      expect(fitting).toContainEqual({ after: told, cut, violations, slips });
+    for (const { after: told, cut, faults, slips } of explanations)
+      expect(fitting).toContainEqual({ after: told, cut, faults, slips });
     expect(new Set(explanations.map(({ after: told, cut }) => `${told.join()} ${cut}`)).size).toBe(
       explanations.length,
     );
 
-    const least = Math.min(...fitting.map(({ violations }) => violations));
-    const tied = fitting.filter(({ violations }) => violations === least);
+    const least = Math.min(...fitting.map(({ faults }) => faults));
+    const tied = fitting.filter(({ faults }) => faults === least);
     expect(ties).toBe(tied.length);
     // What one more glimpse leaves on the average, place by place.
     const left = before.map((_, index) => {
@@ -88,7 +88,7 @@ test('of the same cut the earliest slip comes first', () => {
   const found = diagnoseWeave({ before, intended: 'out', seen: [{ place: 1, card: before[0] }] });
   for (let index = 1; index < found.length; index++) {
     const [one, other] = [found[index - 1], found[index]];
-    if (one.violations === other.violations && one.cut === other.cut && one.began === other.began)
+    if (one.faults === other.faults && one.cut === other.cut && one.began === other.began)
       expect((one.slips.at(0) ?? 0) <= (other.slips.at(0) ?? 0)).toBe(true);
   }
 });
@@ -103,7 +103,7 @@ test.each<WeaveKind>(['in', 'out'])(
         ...{ before, intended },
         seen: after.map((card, index) => ({ place: index + 1, card })),
       });
-      expect([first.violations, first.slips, first.began, first.after]).toEqual([0, [], false, after]);
+      expect([first.faults, first.slips, first.began, first.after]).toEqual([0, [], false, after]);
     }
   },
 );
@@ -127,11 +127,11 @@ test('a slip of 52 cards is found from the whole order; three glimpses leave wha
     const seen = woven.after.map((card, index) => ({ place: index + 1, card }));
     const whole = diagnoseWeave({ before, intended: 'out', seen });
     expect(whole[0].after).toEqual(woven.after);
-    expect(whole[0].violations).toBeLessThanOrEqual(woven.violations);
+    expect(whole[0].faults).toBeLessThanOrEqual(woven.faults);
     const few = [seen[4], seen[20], seen[43]];
     const some = weaveDiagnosis({ before, intended: 'out', seen: few });
     expect(some.explanations.length).toBeLessThanOrEqual(20);
-    expect(some.explanations[0].violations).toBeLessThanOrEqual(woven.violations);
+    expect(some.explanations[0].faults).toBeLessThanOrEqual(woven.faults);
     for (const { after } of some.explanations) {
       expect(few.every(({ place, card }) => after[place - 1] === card)).toBe(true);
       expect([...after].sort((a, b) => a - b)).toEqual(numberOrder());
@@ -184,13 +184,13 @@ test.each<[number, WeaveKind]>([
     const fitting = all.filter((woven) =>
       seen.every(({ place, card }) => look(woven.after[place - 1]) === card),
     );
-    const least = Math.min(...fitting.map(({ violations }) => violations));
+    const least = Math.min(...fitting.map(({ faults }) => faults));
     const { explanations, ties } = weaveDiagnosis({ before, intended, seen });
-    expect([explanations[0].violations, ties]).toEqual([
+    expect([explanations[0].faults, ties]).toEqual([
       least,
-      fitting.filter(({ violations }) => violations === least).length,
+      fitting.filter(({ faults }) => faults === least).length,
     ]);
-    for (const { after: told, cut, violations, slips } of explanations)
-      expect(fitting).toContainEqual({ after: told, cut, violations, slips });
+    for (const { after: told, cut, faults, slips } of explanations)
+      expect(fitting).toContainEqual({ after: told, cut, faults, slips });
   }
 });

@@ -19,7 +19,7 @@ export interface DoubtfulWeave {
 /** One way in which the weave may have gone. */
 export interface WeaveExplanation {
   /** How many cards fell behind one of their own packet, and one more where the wrong packet began. */
-  readonly violations: number;
+  readonly faults: number;
   /** The pack after it. */
   readonly after: Order;
   /** How many cards were cut off. */
@@ -32,9 +32,9 @@ export interface WeaveExplanation {
 
 /** What a doubtful weave may have been. */
 export interface WeaveDiagnosis {
-  /** The likeliest first, `MOST_EXPLANATIONS` at most: fewest violations, cut nearest to the middle, earliest slip. */
+  /** The likeliest first, `MOST_EXPLANATIONS` at most: fewest faults, cut nearest to the middle, earliest slip. */
   readonly explanations: readonly WeaveExplanation[];
-  /** How many have as few violations as the first, shown or not; exact below 2⁵³. */
+  /** How many have as few faults as the first, shown or not; exact below 2⁵³. */
   readonly ties: number;
   /** The place where one more glimpse would leave the fewest of them on the average; undefined where there is one. */
   readonly look: number | undefined;
@@ -60,9 +60,9 @@ interface CutPack {
   readonly must: Int16Array;
   /**
    * In how many ways a weave goes on that has laid so many cards of the upper packet and so many of the lower, the
-   * last of them from this packet, with so many violations from there.
+   * last of them from this packet, with so many faults from there.
    */
-  ways(upper: number, lower: number, last: number, violations: number): number;
+  ways(upper: number, lower: number, last: number, faults: number): number;
 }
 
 /** Whether a packet may give the next card, and what that card is before the weave, as an index. */
@@ -85,7 +85,7 @@ const faultOf = (pack: CutPack, upper: number, lower: number, last: number, pack
 /**
  * Counts the ways of going on for every state, from the end of the weave to its beginning.
  *
- * @param most violations are counted up to so many.
+ * @param most faults are counted up to so many.
  */
 const cutPack = (
   before: Order,
@@ -102,8 +102,7 @@ const cutPack = (
   const counts = new Float64Array((cut + 1) * (lowers + 1) * 2 * row);
   const pack: CutPack = {
     ...{ before, cut, must, looks: looksOf(before), meant: intended === 'out' ? UPPER : LOWER },
-    ways: (upper, lower, last, violations) =>
-      violations < 0 ? 0 : counts[at(upper, lower, last) + violations],
+    ways: (upper, lower, last, faults) => (faults < 0 ? 0 : counts[at(upper, lower, last) + faults]),
   };
   for (const last of [UPPER, LOWER]) counts[at(cut, lowers, last)] = 1;
   for (let upper = cut; upper >= 0; upper--)
@@ -115,14 +114,14 @@ const cutPack = (
           const now = at(upper, lower, last);
           const fault = faultOf(pack, upper, lower, last, packet);
           const largest = Math.min(most, size - upper - lower);
-          for (let violations = fault; violations <= largest; violations++)
-            counts[now + violations] += counts[then + violations - fault];
+          for (let faults = fault; faults <= largest; faults++)
+            counts[now + faults] += counts[then + faults - fault];
         }
       }
   return pack;
 };
 
-/** In how many ways a pack that was cut may have been woven, whatever the violations: the cards that were seen lie right. */
+/** In how many ways a pack that was cut may have been woven, whatever the faults: the cards that were seen lie right. */
 const countWays = (before: Order, cut: number, must: Int16Array): number => {
   const lowers = before.length - cut;
   const pack = { before, cut, must, looks: looksOf(before) };
@@ -161,8 +160,8 @@ const mustOf = (before: Order, seen: readonly SeenCard[]): Int16Array | undefine
   return must;
 };
 
-/** The explanations with exactly so many violations of one cut, the earliest slips first. */
-function* withFaults(pack: CutPack, violations: number): Generator<WeaveExplanation> {
+/** The explanations with exactly so many faults of one cut, the earliest slips first. */
+function* withFaults(pack: CutPack, faults: number): Generator<WeaveExplanation> {
   const { before, cut, meant } = pack;
   const after: Card[] = [];
   const slips: number[] = [];
@@ -171,7 +170,7 @@ function* withFaults(pack: CutPack, violations: number): Generator<WeaveExplanat
     if (pack.ways(upper, lower, last, left) === 0) return;
     const place = upper + lower + 1;
     if (place > before.length) {
-      yield { violations, after: [...after], cut, began, slips: [...slips] };
+      yield { faults, after: [...after], cut, began, slips: [...slips] };
       return;
     }
     // What would be a fault first, so that earlier slips come first.
@@ -188,10 +187,10 @@ function* withFaults(pack: CutPack, violations: number): Generator<WeaveExplanat
       if (place > 1 && fault === 1) slips.pop();
     }
   }
-  yield* from(0, 0, UPPER, violations);
+  yield* from(0, 0, UPPER, faults);
 }
 
-/** A weave on its way: how many of the upper packet lie, which packet was last, and how many violations there were. */
+/** A weave on its way: how many of the upper packet lie, which packet was last, and how many faults there were. */
 interface OnTheWay {
   readonly upper: number;
   readonly last: number;
@@ -200,8 +199,8 @@ interface OnTheWay {
   readonly ways: number;
 }
 
-/** Adds how many explanations with so many violations lay each card at each place: by place − 1 and what it looks like. */
-const addLaid = (pack: CutPack, violations: number, sums: Float64Array): void => {
+/** Adds how many explanations with so many faults lay each card at each place: by place − 1 and what it looks like. */
+const addLaid = (pack: CutPack, faults: number, sums: Float64Array): void => {
   const size = pack.before.length;
   let come: readonly OnTheWay[] = [{ upper: 0, last: UPPER, used: 0, ways: 1 }];
   for (let place = 1; place <= size; place++) {
@@ -212,7 +211,7 @@ const addLaid = (pack: CutPack, violations: number, sums: Float64Array): void =>
         const index = nextOf(pack, upper, lower, packet);
         if (index < 0) continue;
         const spent = used + faultOf(pack, upper, lower, last, packet);
-        const on = pack.ways(upper + 1 - packet, lower + packet, packet, violations - spent);
+        const on = pack.ways(upper + 1 - packet, lower + packet, packet, faults - spent);
         if (on === 0) continue;
         sums[(place - 1) * size + pack.looks[index]] += ways * on;
         const key = ((upper + 1 - packet) * 2 + packet) * (size + 1) + spent;
@@ -224,9 +223,9 @@ const addLaid = (pack: CutPack, violations: number, sums: Float64Array): void =>
 };
 
 /** The place where one more glimpse leaves the fewest explanations on the average; the first of equals. */
-const bestLook = (packs: readonly CutPack[], violations: number, size: number): number | undefined => {
+const bestLook = (packs: readonly CutPack[], faults: number, size: number): number | undefined => {
   const sums = new Float64Array(size * size);
-  for (const pack of packs) addLaid(pack, violations, sums);
+  for (const pack of packs) addLaid(pack, faults, sums);
   let best: { readonly place: number; readonly left: number } | undefined;
   for (let place = 1; place <= size; place++) {
     const row = sums.subarray((place - 1) * size, place * size);
@@ -236,24 +235,24 @@ const bestLook = (packs: readonly CutPack[], violations: number, size: number): 
   return best?.place;
 };
 
-/** Explanations with up to so many violations are counted first: mostly there are enough of them. */
+/** Explanations with up to so many faults are counted first: mostly there are enough of them. */
 const FEW_FAULTS = [2, 8] as const;
 
-/** The first explanations, the fewest violations first, then those of the cut nearest to the middle. */
+/** The first explanations, the fewest faults first, then those of the cut nearest to the middle. */
 const firstOf = (packs: readonly CutPack[], levels: readonly number[]): readonly WeaveExplanation[] => {
   const found: WeaveExplanation[] = [];
-  for (const violations of levels)
+  for (const faults of levels)
     for (const pack of packs)
-      for (const each of withFaults(pack, violations)) {
+      for (const each of withFaults(pack, faults)) {
         found.push(each);
         if (found.length === MOST_EXPLANATIONS) return found;
       }
   return found;
 };
 
-/** @param ways how many explanations have 0, 1, 2, … violations; some has one. */
+/** @param ways how many explanations have 0, 1, 2, … faults; some has one. */
 const diagnosisOf = (packs: readonly CutPack[], ways: readonly number[]): WeaveDiagnosis => {
-  const levels = ways.flatMap((count, violations) => (count > 0 ? [violations] : []));
+  const levels = ways.flatMap((count, faults) => (count > 0 ? [faults] : []));
   const [least] = levels;
   return {
     explanations: firstOf(packs, levels),
@@ -266,7 +265,7 @@ const NOTHING: WeaveDiagnosis = { explanations: [], ties: 0, look: undefined };
 
 /**
  * What a weave that may have gone wrong did, from a few glimpses or the whole order. It may be any interleaving of a
- * pack that was cut within six cards of the middle; one with fewer violations is the likelier.
+ * pack that was cut within six cards of the middle; one with fewer faults is the likelier.
  */
 export const weaveDiagnosis = ({ before, intended, seen }: DoubtfulWeave): WeaveDiagnosis => {
   const must = mustOf(before, seen);
@@ -274,11 +273,11 @@ export const weaveDiagnosis = ({ before, intended, seen }: DoubtfulWeave): Weave
   const all = cutsOf(before.length).map((cut) => ({ cut, count: countWays(before, cut, must) }));
   const total = all.reduce((sum, { count }) => sum + count, 0);
   const cuts = all.filter(({ count }) => count > 0);
-  for (const violations of [...FEW_FAULTS, before.length]) {
-    const most = Math.min(violations, before.length);
+  for (const faults of [...FEW_FAULTS, before.length]) {
+    const most = Math.min(faults, before.length);
     const packs = cuts.map(({ cut }) => cutPack(before, cut, intended, must, most));
-    const ways = Array.from({ length: most + 1 }, (_, violations) =>
-      packs.reduce((sum, pack) => sum + pack.ways(0, 0, UPPER, violations), 0),
+    const ways = Array.from({ length: most + 1 }, (_, faults) =>
+      packs.reduce((sum, pack) => sum + pack.ways(0, 0, UPPER, faults), 0),
     );
     const found = ways.reduce((sum, count) => sum + count, 0);
     if (found > 0 && (found >= MOST_EXPLANATIONS || found === total || most === before.length))
@@ -290,7 +289,7 @@ export const weaveDiagnosis = ({ before, intended, seen }: DoubtfulWeave): Weave
 /**
  * The explanations of a weave that may have gone wrong.
  *
- * @returns at most 20, the fewest violations first; of as few, the cut nearest to the middle, then the earliest slip. None
+ * @returns at most 20, the fewest faults first; of as few, the cut nearest to the middle, then the earliest slip. None
  * where nothing fits, as where a card is not in the pack.
  */
 export const diagnoseWeave = (weave: DoubtfulWeave): readonly WeaveExplanation[] =>

@@ -1,7 +1,7 @@
 /** A weave that was done, as the log has it. */
 export interface LoggedWeave {
   readonly size: number;
-  readonly violations: number;
+  readonly faults: number;
   /** Places of cards that fell behind one of their own packet. */
   readonly slips: readonly number[];
 }
@@ -32,10 +32,10 @@ export const weaveRecord = (log: readonly LoggedWeave[]): WeaveRecord => {
   const counts = new Array<number>(BINS).fill(0);
   for (const { size, slips } of log)
     for (const place of slips) counts[Math.min(BINS - 1, Math.floor(((place - 1) / size) * BINS))]++;
-  const first = log.findIndex(({ violations }) => violations > 0);
+  const first = log.findIndex(({ faults }) => faults > 0);
   return {
     weaves: log.length,
-    clean: log.filter(({ violations }) => violations === 0).length,
+    clean: log.filter(({ faults }) => faults === 0).length,
     running: first < 0 ? log.length : first,
     bins: counts.map((slips, index) => ({ from: index * each + 1, to: (index + 1) * each, slips })),
   };

@@ -29,7 +29,7 @@ const weaves = (now: number): WeaveDoneRow[] => {
     const slips = rng() < 0.6 ? [] : [Math.min(52, 38 + Math.floor(rng() * 14))];
     return {
       ...{ id: `sample-weave-${index.toString()}`, at: now - (index + 1) * APART },
-      ...{ weave: rng() < 0.5 ? 'in' : 'out', size: 52, cut: 26, violations: slips.length, slips },
+      ...{ weave: rng() < 0.5 ? 'in' : 'out', size: 52, cut: 26, faults: slips.length, slips },
       sample: true,
     };
   });

@@ -8,7 +8,7 @@ export interface WeaveDoneRow {
   readonly size: number;
   /** How many cards were cut off. */
   readonly cut: number;
-  readonly violations: number;
+  readonly faults: number;
   /** The places of cards that fell behind one of their own packet. */
   readonly slips: readonly number[];
   readonly sample?: true;
@@ -30,7 +30,7 @@ export const WEAVES_DONE: Kind<WeaveDoneRow> = {
       id: key,
       at: time,
       weave: joi.valid('in', 'out').required(),
-      ...{ size: count.min(1), cut: count, violations: count },
+      ...{ size: count.min(1), cut: count, faults: count },
       slips: joi.array().items(number.min(2)).max(60).required(),
       sample: joi.valid(true),
     });

@@ -53,14 +53,14 @@ export class WeaveLog {
   protected readonly clean = once('note a clean weave', (weave: WeaveKind) => {
     const size = this.pack.size();
     const cut = packetsOf({ kind: 'weave', weave }, size)?.upper ?? 0;
-    return this.log.add({ weave, size, cut, violations: 0, slips: [] });
+    return this.log.add({ weave, size, cut, faults: 0, slips: [] });
   });
 
   protected readonly remove = once('remove a weave', (row: WeaveDoneRow) => this.log.remove(row));
 
-  protected says({ violations, cut, slips }: WeaveDoneRow): string {
-    if (violations === 0) return 'clean';
+  protected says({ faults, cut, slips }: WeaveDoneRow): string {
+    if (faults === 0) return 'clean';
     const where = slips.length > 0 ? `, slipped at ${slips.join(', ')}` : '';
-    return `${violations.toString()} ${violations === 1 ? 'fault' : 'violations'}, cut at ${cut.toString()}${where}`;
+    return `${faults.toString()} ${faults === 1 ? 'fault' : 'faults'}, cut at ${cut.toString()}${where}`;
   }
 }

@@ -114,7 +114,7 @@ export class WrongPage {
     const found = this.found();
     if (!found || found.ties < 2) return undefined;
     const many = found.ties < 1e6 ? found.ties.toLocaleString('en') : 'more than a million';
-    return `${many} explanations have as few violations.`;
+    return `${many} explanations have as few faults.`;
   });
 
   /** Back by hand: which cards are stripped out. */
@@ -180,10 +180,8 @@ export class WrongPage {
     return this.pack.become(after, 'take the pack as the weave left it');
   });
 
-  protected readonly note = once(
-    'note a weave that slipped',
-    ({ cut, violations, slips }: WeaveExplanation) =>
-      this.log.add({ weave: this.intended(), size: this.pack.size(), cut, violations, slips }),
+  protected readonly note = once('note a weave that slipped', ({ cut, faults, slips }: WeaveExplanation) =>
+    this.log.add({ weave: this.intended(), size: this.pack.size(), cut, faults, slips }),
   );
 }
 
