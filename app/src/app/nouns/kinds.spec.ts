@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { ROWS } from '../../testing/kind-rows';
+import rowsOf8 from '../../testing/rows-8.json';
 import { readRow } from '../storage/check';
-import { Kind } from '../storage/kind';
-import { kindIn } from '../storage/kind';
-import { KINDS, kindNamed } from './kinds';
+import { Kind, kindIn, migrated } from '../storage/kind';
+import { DATA_VERSION, KINDS, kindNamed } from './kinds';
 
 test('every kind has all its parts, and rows to be tried with', () => {
   expect(Object.keys(ROWS).sort()).toEqual(KINDS.map(({ name }) => name).sort());
@@ -40,6 +40,14 @@ test.each(KINDS.map((kind) => [kind.name, kind]))(
     );
   },
 );
+
+// Written down once and never made anew: a field that is renamed in the code is still called so in every database.
+test.each(Object.entries<unknown[]>(rowsOf8))('%s as version 8 stored it is read', (name, rows) => {
+  const kind = kindNamed(name) as Kind;
+  expect(rows.length).toBeGreaterThan(0);
+  for (const row of rows)
+    expect(readRow(kind, migrated(kind, row, 8, DATA_VERSION))).toMatchObject({ ok: true });
+});
 
 test.each(KINDS.map((kind) => [kind.name, kind]))(
   'anything else is no row of %s, and breaks nothing',
