@@ -1,6 +1,6 @@
 import { Route, Routes } from '@angular/router';
 import { Place } from './room';
-import { FIRST_ROOM, PLACES } from './rooms';
+import { FIRST_ROOM, placeAt, PLACES } from './rooms';
 import { titleOf } from './ui/title-of';
 
 const noSuchPage: Route = {
@@ -13,8 +13,7 @@ const routeOf = ({ path, load }: Place): Route =>
   path === FIRST_ROOM.path ? { path, children: load() as Routes } : { path, loadChildren: load };
 
 /** Fetches the room that an address opens while the frame is being set up. */
-export const fetchAhead = (url: string): void =>
-  void PLACES.find(({ path }) => url.split(/[/?#]/)[1] === path)?.load();
+export const fetchAhead = (url: string): void => void placeAt(url)?.load();
 
 export const ROUTES: Routes = [
   { path: '', pathMatch: 'full', redirectTo: FIRST_ROOM.path },

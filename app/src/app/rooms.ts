@@ -19,9 +19,16 @@ export const PLACES: readonly Place[] = [...ROOMS, SETTINGS];
  */
 export const FIRST_ROOM: Room = RECKON;
 
+const isAt =
+  (url: string) =>
+  ({ path }: Place): boolean =>
+    url.split(/[/?#]/)[1] === path;
+
+/** The room or other place that an address belongs to. */
+export const placeAt = (url: string): Place | undefined => PLACES.find(isAt(url));
+
 /** The room that an address belongs to. */
-export const roomAt = (url: string): Room | undefined =>
-  ROOMS.find(({ path }) => url.split(/[/?#]/)[1] === path);
+export const roomAt = (url: string): Room | undefined => ROOMS.find(isAt(url));
 
 /** The line of undo that an address belongs to. */
 export const lineAt = (url: string): Line => roomAt(url)?.line ?? FIRST_ROOM.line;

@@ -11,7 +11,7 @@ import { nearestPages } from './nearest-pages';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<section class="sheet">
     <h1>There is no such page</h1>
-    <p class="lead">Nothing is at {{ address() }}. It may have been mistyped.</p>
+    <p class="lead">Nothing is at {{ address() }}. Did you mean one of these?</p>
     <ul>
       @for (page of pages(); track page.address) {
         <li>
