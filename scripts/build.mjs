@@ -3,14 +3,14 @@ import { rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { ROOT, run } from './run.mjs';
 import { compress } from './compress.mjs';
+import { joinScripts } from './join.mjs';
 import { preload } from './preload.mjs';
 import { addLicences } from './licences.mjs';
 import { checkSizes } from './sizes.mjs';
 
-// The bundler's own splitting leaves dozens of tiny scripts to fetch; Angular's second pass joins them.
-const env = { ...process.env, NG_BUILD_OPTIMIZE_CHUNKS: '1' };
-run('npm', ['run', 'ng', '-w', 'app', '--', 'build', '--progress=false'], { env });
+run('npm', ['run', 'ng', '-w', 'app', '--', 'build', '--progress=false']);
 run('npm', ['run', 'build', '-w', 'server']);
+await joinScripts('app/dist');
 preload('app/dist');
 addLicences('app/dist');
 await compress('app/dist');
