@@ -5,7 +5,7 @@ import { byOf, Condition, Expression, MOST_ROUNDS, Option, Procedure, Step } fro
 import { CANNOT, Choice, CLAIM, Do, HELD, Instruction, instruction, LEFT_OUT, OUT, Program } from './program';
 import { lookaheadOf } from './lookahead';
 import { SLOTS, STEPS } from './steps';
-import { INDIFFERENT } from './table';
+import { INDIFFERENT } from './packets';
 import { knownNames, namesIn, namesRead, packetsOf } from './walk';
 
 /** The packet whose top card is looked at, where that is all. */

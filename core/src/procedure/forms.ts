@@ -1,6 +1,7 @@
 import { Card, cardOf, colourOf, mateOf, Rank, rankOf, Suit, suitOf } from '../deck/card';
 import { mod } from '../deck/mod';
-import { INDIFFERENT, Table } from './table';
+import { INDIFFERENT } from './packets';
+import { Table } from './table';
 
 /** What an expression gives: two kinds that are not compared with each other. */
 export type Kind = 'number' | 'card';

@@ -2,7 +2,7 @@ import { Card } from '../deck/card';
 import { formatCard } from '../deck/notation';
 import { formOf, NONE, Reader, World } from './forms';
 import { Expression, LaidPart } from './procedure';
-import { INDIFFERENT, MOST_CARDS } from './table';
+import { INDIFFERENT, MOST_CARDS } from './packets';
 
 /** Every card as it is written in a procedure: `7D`, `TC`, `X1`, `7D*`, and `-` for an indifferent one. */
 const WRITTEN: ReadonlyMap<string, Card> = new Map([

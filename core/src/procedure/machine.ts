@@ -1,37 +1,34 @@
 import { Rng } from '../deck/rng';
 import { NONE, World } from './forms';
-import { likelihoods } from './likely';
 import { liveValues } from './live';
 import { VisitedStates } from './visitedStates';
-import { CANNOT, Choice, CLAIM, Do, HELD, LEFT_OUT, OUT, Program, UNKNOWN, UNSET } from './program';
+import {
+  CANNOT,
+  Choice,
+  CLAIM,
+  Do,
+  HELD,
+  Instruction,
+  LEFT_OUT,
+  OUT,
+  Program,
+  UNKNOWN,
+  UNSET,
+} from './program';
+import { Frame } from './frame';
 import { nextKept, Lookahead } from './lookahead';
-import { Table, TableFull } from './table';
+import { Table } from './table';
+import { FAILED_AT, FIELD_NAMES, HELD_AT, LEFT_AT, OUT_AT, Tally } from './tally';
+import { TableFull } from './packets';
 import { Trail } from './trail';
+import { Weighing } from './weighing';
 import { Counts, Failure, MOST_FAILURES, Way } from './way';
-
-/** A choice whose values are being tried. */
-interface Frame {
-  at: number;
-  choice: Choice;
-  value: number;
-  high: number;
-  /** The chance of the value by its distance from `low`; undefined where each world counts one. */
-  weights: Float64Array | undefined;
-  low: number;
-  /** Where the world as it was before the choice is kept. */
-  saved: number;
-  /** What it is remembered by, if it is. */
-  key: string | undefined;
-}
 
 /** So many instructions are counted down in a small integer. */
 const MOST_AT_ONCE = 2 ** 30;
 
 /** No instruction: all worlds have been run. */
 const DONE = -7;
-/** What is counted of the worlds tried at one depth. */
-const FIELDS = 4;
-const [HELD_AT, OUT_AT, FAILED_AT, LEFT_AT] = [0, 1, 2, 3];
 
 /**
  * Runs a program through every combination of its choices, depth first. What comes before a choice is done once; where
@@ -54,8 +51,7 @@ export class Machine implements World {
   private at = 0;
   private depth = 0;
   private readonly frames: Frame[] = [];
-  /** By depth: what came of the worlds tried there. */
-  private sums: Float64Array = new Float64Array(8 * FIELDS);
+  private readonly tally = new Tally();
   private readonly met: VisitedStates;
   private readonly trail: Trail;
   /** The indices of all values. */
@@ -67,8 +63,7 @@ export class Machine implements World {
   private weight = 1;
   /** The claim that the world failed to know first, from 1; kept beside the values. */
   private readonly unknown: number;
-  /** The weights of each choice as they were last. */
-  private readonly weighed = new Map<Choice, { low: number; high: number; weights: Float64Array }>();
+  private readonly weighing = new Weighing();
 
   constructor(
     readonly program: Program,
@@ -90,16 +85,7 @@ export class Machine implements World {
 
   /** What came of all worlds that were run. */
   get counts(): Counts {
-    const total = new Float64Array(FIELDS);
-    // What is on its way counts as far as it has come.
-    for (let depth = this.depth; depth >= 0; depth--) {
-      for (let field = 0; field < FIELDS; field++)
-        total[field] = this.sums[depth * FIELDS + field] + total[field] * this.weightAt(depth);
-    }
-    return {
-      ...{ held: total[HELD_AT], outs: total[OUT_AT] },
-      ...{ failed: total[FAILED_AT], leftOut: total[LEFT_AT] },
-    };
+    return this.tally.total(this.depth, (depth) => this.weightAt(depth));
   }
 
   /** How far the run is, by the values of its first choice: from 0 to 1. */
@@ -146,26 +132,10 @@ export class Machine implements World {
         case Do.Act:
           at = instruction.act(this, rng) ? at + 1 : this.end(CANNOT, at);
           break;
-        case Do.Lift: {
-          const { packet } = instruction;
-          const count = values[instruction.value];
-          if (count < 0 || count > table.sizes[packet]) at = this.end(CANNOT, at);
-          else {
-            table.lift(packet, count, instruction.other, instruction.to === 1);
-            at++;
-          }
+        case Do.Lift:
+        case Do.LiftOver:
+          at = this.lift(instruction, at);
           break;
-        }
-        case Do.LiftOver: {
-          const { packet } = instruction;
-          const count = values[instruction.value];
-          if (count < 0 || count > table.sizes[packet]) at = this.end(CANNOT, at);
-          else {
-            table.liftOver(packet, count, instruction.other);
-            at += 2;
-          }
-          break;
-        }
         case Do.Turn:
           table.turn(instruction.packet);
           at++;
@@ -234,6 +204,19 @@ export class Machine implements World {
     return at === DONE || (this.steps < until && this.go(until));
   }
 
+  /** Lifts as many cards as a value says; gives where the world goes on. */
+  private lift({ kind, packet, value, other, to }: Instruction, at: number): number {
+    const { table } = this;
+    const count = this.values[value];
+    if (count < 0 || count > table.sizes[packet]) return this.end(CANNOT, at);
+    if (kind === Do.LiftOver) {
+      table.liftOver(packet, count, other);
+      return at + 2;
+    }
+    table.lift(packet, count, other, to === 1);
+    return at + 1;
+  }
+
   /** Whether something claimed to be known can be worked out at all; notes what it is under these sights. */
   private look(value: number, claim: number): boolean {
     if (value === NONE) return false;
@@ -266,12 +249,12 @@ export class Machine implements World {
     // Failures are listed one by one, until there are enough.
     if (before && (before[FAILED_AT] === 0 || this.failures.length === MOST_FAILURES)) {
       this.met.note(at);
-      this.addAlike(before);
+      this.tally.addAlike(this.depth, before, this.weight);
       return this.next();
     }
     const { depth } = this;
     const saved = depth === 0 ? 0 : this.trail.endOf(this.frames[depth - 1].saved);
-    const weights = this.way.weigh ? this.weightsOf(choice, low, high) : undefined;
+    const weights = this.way.weigh ? this.weighing.of(choice, low, high) : undefined;
     if (depth === this.frames.length)
       this.frames.push({ at, choice, value: low, high, weights, low, saved, key });
     const frame = this.frames[depth];
@@ -285,8 +268,7 @@ export class Machine implements World {
     frame.saved = saved;
     frame.key = key;
     this.depth++;
-    if (this.sums.length <= this.depth * FIELDS + FIELDS) this.sums = grown(this.sums);
-    this.sums.fill(0, this.depth * FIELDS, this.depth * FIELDS + FIELDS);
+    this.tally.open(this.depth);
     this.trail.save(saved, this.live[at]);
     this.table.kept = this.table.free;
     const value = this.following(frame);
@@ -334,23 +316,9 @@ export class Machine implements World {
     return at + 1;
   }
 
-  private weightsOf(choice: Choice, low: number, high: number): Float64Array {
-    const last = this.weighed.get(choice);
-    if (last?.low === low && last.high === high) return last.weights;
-    const weights = likelihoods(choice.likely, low, high);
-    if (!weights) throw new TableFull();
-    this.weighed.set(choice, { low, high, weights });
-    return weights;
-  }
-
-  /** One value by chance. */
   private draw(choice: Choice, low: number, high: number, at: number, rng: Rng): number {
-    const weights = this.weightsOf(choice, low, high);
-    // Nothing weighs anything.
-    if (weights.every((weight) => weight === 0)) return this.end(LEFT_OUT, at);
-    let left = rng();
-    let value = low;
-    while (value < high && left >= weights[value - low]) left -= weights[value++ - low];
+    const value = this.weighing.draw(choice, low, high, rng);
+    if (value === undefined) return this.end(LEFT_OUT, at);
     this.values[choice.value] = value;
     return at + 1;
   }
@@ -383,12 +351,9 @@ export class Machine implements World {
 
   /** A choice all of whose values were tried: what came of them is added to what came before it. */
   private leave({ at, key }: Frame): void {
-    const here = this.depth * FIELDS;
-    const above = here - FIELDS;
-    if (key !== undefined) this.met.keep(at, key, this.sums.slice(here, here + FIELDS));
+    if (key !== undefined) this.met.keep(at, key, this.tally.at(this.depth));
+    this.tally.close(this.depth, this.weightAt(this.depth - 1));
     this.depth--;
-    const weight = this.weightAt(this.depth);
-    for (let field = 0; field < FIELDS; field++) this.sums[above + field] += weight * this.sums[here + field];
     this.table.kept = this.depth === 0 ? 0 : this.trail.freeAt(this.frames[this.depth - 1].saved);
   }
 
@@ -402,14 +367,14 @@ export class Machine implements World {
   /** The end of a world: how it counts; gives where the next one goes on. */
   private end(outcome: number, at: number): number {
     if (this.isPlain && outcome === HELD && this.values[this.unknown] === 0) {
-      this.sums[this.depth * FIELDS + HELD_AT]++;
+      this.tally.add(this.depth, HELD_AT, 1);
       return this.next();
     }
     const missed = this.values[this.unknown];
     const ended = missed > 0 && (outcome === HELD || outcome === OUT) ? UNKNOWN : outcome;
     const field =
       ended === HELD ? HELD_AT : ended === OUT ? OUT_AT : ended === LEFT_OUT ? LEFT_AT : FAILED_AT;
-    this.sums[this.depth * FIELDS + field] += this.weight;
+    this.tally.add(this.depth, field, this.weight);
     if (field === FAILED_AT && this.failures.length < MOST_FAILURES) {
       const path = ended === UNKNOWN ? this.program.claims[missed - 1] : this.program.paths[at];
       this.failures.push({ choices: this.choices, at: path, why: WHY[ended as keyof typeof WHY] });
@@ -417,7 +382,7 @@ export class Machine implements World {
     if (field !== LEFT_AT) this.way.ended?.(this, FIELD_NAMES[field]);
     if (ended !== HELD || !this.way.visit) return this.next();
     this.way.visit(this);
-    return this.sums[this.depth * FIELDS + HELD_AT] === this.way.most ? DONE : this.next();
+    return this.tally.heldAt(this.depth) === this.way.most ? DONE : this.next();
   }
 
   /** Begins another world by chance. */
@@ -426,22 +391,7 @@ export class Machine implements World {
     this.table.kept = this.table.free;
     this.at = 0;
   }
-
-  /** Adds what came of a world like this one, which was met before. */
-  private addAlike(before: Float64Array): void {
-    const here = this.depth * FIELDS;
-    for (let field = 0; field < FIELDS; field++) this.sums[here + field] += this.weight * before[field];
-  }
 }
-
-const grown = (row: Float64Array): Float64Array => {
-  const larger = new Float64Array(2 * row.length);
-  larger.set(row);
-  return larger;
-};
-
-/** What the counted fields are called. */
-const FIELD_NAMES = ['held', 'outs', 'failed'] as const;
 
 const WHY = { [CLAIM]: 'claim', [CANNOT]: 'cannot be done', [UNKNOWN]: 'not known' } as const;
 

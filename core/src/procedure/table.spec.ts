@@ -1,5 +1,7 @@
 import { below, Rng, seededRng, shuffled } from '../deck/rng';
-import { FACE_UP, MOST_CARDS, Table, TableFull } from './table';
+import { FACE_UP } from './run';
+import { MOST_CARDS, TableFull } from './packets';
+import { Table } from './table';
 
 /** The same table as plain lists of cards, those that lie face up marked. */
 class PlainTable {

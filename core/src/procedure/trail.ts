@@ -1,4 +1,5 @@
-import { ROOM, Table } from './table';
+import { ROOM } from './packets';
+import { Table } from './table';
 
 /**
  * Worlds as they were before choices that are not all tried yet, one behind the other in one row of integers: where

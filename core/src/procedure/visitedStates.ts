@@ -1,5 +1,5 @@
 import { World } from './forms';
-import { MOST_CARDS } from './table';
+import { MOST_CARDS } from './packets';
 
 /** So many worlds are kept for each choice; beyond it each is run. */
 const MOST_KEPT = 300_000;

@@ -6,7 +6,8 @@ import type { Why } from '../procedure/way';
 import { Procedure } from '../procedure/procedure';
 import { compileStepwise } from '../procedure/compile';
 import { Do, Program, UNSET } from '../procedure/program';
-import { FACE_UP, MOST_CARDS } from '../procedure/table';
+import { FACE_UP } from '../procedure/run';
+import { MOST_CARDS } from '../procedure/packets';
 import { kindsOf } from '../procedure/walk';
 import { End } from './cases';
 

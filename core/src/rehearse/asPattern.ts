@@ -9,7 +9,7 @@ import { Machine } from '../procedure/machine';
 import { Procedure, Step } from '../procedure/procedure';
 import { compile } from '../procedure/compile';
 import { UNSET } from '../procedure/program';
-import { INDIFFERENT } from '../procedure/table';
+import { INDIFFERENT } from '../procedure/packets';
 import { Pattern, PatternPack } from '../reckon/patterns/pattern';
 import { KnownFact, Reckoned, reckoned, ReckonMark, unreckoned } from '../reckon/reckoning';
 import { add, result, start, SumLine } from '../deck/sumLine';

@@ -1,6 +1,6 @@
 import { showRank } from '../deck/notation';
 import { Rank } from '../deck/card';
-import { INDIFFERENT } from '../procedure/table';
+import { INDIFFERENT } from '../procedure/packets';
 import { seededRng } from '../deck/rng';
 import { saidCards, saidNumber } from '../learn/said';
 import { Inputs, Range, Sum, SumKind, SumPack } from '../learn/sums/sum';

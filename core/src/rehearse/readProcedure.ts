@@ -6,7 +6,7 @@ import { Form, formOf, Kind, LARGEST, Slot } from '../procedure/forms';
 import { cardNamed, laidOut } from '../procedure/laid';
 import { byOf, LaidPart, MOST_ROUNDS, Procedure, Step } from '../procedure/procedure';
 import { STEPS, StepSlot } from '../procedure/steps';
-import { MOST_CARDS } from '../procedure/table';
+import { MOST_CARDS } from '../procedure/packets';
 import { givesKnown } from '../procedure/walk';
 import { isTexts } from './says';
 

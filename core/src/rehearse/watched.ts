@@ -4,7 +4,7 @@ import { Field, Values } from '../form/field';
 import { cardField, numberField } from '../form/fields';
 import { Kind } from '../procedure/forms';
 import { laidOut } from '../procedure/laid';
-import { INDIFFERENT } from '../procedure/table';
+import { INDIFFERENT } from '../procedure/packets';
 import { byOf, Condition, Expression, Procedure, Step, StepOf } from '../procedure/procedure';
 import { givesKnown, insideOf, kindOf, kindsOf, namesIn } from '../procedure/walk';
 import { Path, sayPath, withBranch } from './editSteps';

@@ -2,7 +2,7 @@ import { Card, firstOf, LARGEST_PACK, secondOf } from '../../deck/card';
 import { Order } from '../../deck/order';
 import { oneStep } from '../../job/job';
 import { formatCard } from '../../deck/notation';
-import { MOST_CARDS } from '../../procedure/table';
+import { MOST_CARDS } from '../../procedure/packets';
 import { Machine } from '../../procedure/machine';
 import { Step } from '../../procedure/procedure';
 import { compile } from '../../procedure/compile';
