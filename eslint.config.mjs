@@ -48,6 +48,22 @@ export default tseslint.config(
   },
   ...floors,
   {
+    // A wait of a fixed length fails on a busy machine and wastes time on a free one.
+    files: ['**/*.spec.ts', 'e2e/tests/*.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        ...[
+          "CallExpression[callee.property.name='waitForTimeout']",
+          "NewExpression[callee.name='Promise'] > ArrowFunctionExpression > CallExpression[callee.name='setTimeout'][arguments.length>1]",
+        ].map((selector) => ({
+          selector,
+          message: 'Wait for what is to come: until or expect; pass or quiet where time itself is tested.',
+        })),
+      ],
+    },
+  },
+  {
     files: ['app/**/*.ts'],
     extends: [...angular.configs.tsRecommended],
     processor: angular.processInlineTemplates,

@@ -1,5 +1,6 @@
 import { Page } from '@playwright/test';
 import { expect, test } from './enumeron';
+import { quiet } from './settled';
 
 /** Counts what a newcomer presses: keys typed, and taps or clicks. */
 const counting = (
@@ -44,7 +45,7 @@ test('from the first visit to a named card at a number, by what the line says', 
   // It does not come back.
   await page.reload();
   await expect(enumeron.answer()).toContainText('Move 2 cards');
-  await page.waitForTimeout(600);
+  await quiet(page);
   await expect(page.getByText('Say what you saw and what they named')).toHaveCount(0);
 });
 

@@ -57,7 +57,9 @@ const generator = (seed: number): (() => number) => {
   return () => (state = (state * 48271) % 2147483647) / 2147483647;
 };
 
+/** The moment at which it is killed. */
 const after = (milliseconds: number): Promise<void> =>
+  // eslint-disable-next-line no-restricted-syntax -- what is tested is any moment
   new Promise((resolve) => setTimeout(resolve, milliseconds));
 
 const TEXT = 'AC 3H KH 9D QC 4C JH AS 6D QS TC 5H KS 7S 3C TH 7H JS 5S 7D 3S 6C 2C 8H JD 8S 6S 2D 8C TD';

@@ -1,5 +1,6 @@
 import { Page } from '@playwright/test';
 import { expect, test, TIDEMARK } from './enumeron';
+import { quiet } from './settled';
 
 const answer = (page: Page) => page.locator('#proof-title');
 const adding = (page: Page) => page.getByRole('combobox', { name: /^Add step/ });
@@ -106,7 +107,8 @@ test('a step is dragged by its number, moved by its keys, and a failing case act
 
   const line = (path: string) => page.locator(`[data-line="${path}"]`);
   const handle = line('2').locator('.number');
-  await page.waitForTimeout(500);
+  await expect(line('2')).toHaveClass(/cdk-drag/);
+  await quiet(page);
   const [from, to] = [await handle.boundingBox(), await line('3').boundingBox()];
   if (!from || !to) throw new Error('nothing to drag');
   await page.mouse.move(from.x + 5, from.y + 8);

@@ -1,5 +1,6 @@
 import { Page } from '@playwright/test';
 import { expect, more, test } from './enumeron';
+import { quiet } from './settled';
 
 /** Runs something in the page's database, past the application, as another program or a fault would. */
 const inDatabase = (page: Page, table: string, row: object): Promise<void> =>
@@ -170,7 +171,7 @@ test.describe('storage that', () => {
   test('holds a damaged pack: it is told, left, and kept when the pack is moved', async ({ page }) => {
     await page.goto('/reckon');
     await expect(page.locator('en-ask-line input')).toBeAttached();
-    await page.waitForTimeout(600);
+    await quiet(page);
     await inDatabase(page, 'state', { id: 'pack', home: 'nonsense' });
     await page.reload();
     await expect(page.getByText('1 stored row cannot be read.')).toBeVisible();
@@ -181,7 +182,7 @@ test.describe('storage that', () => {
     await expect(page.locator('.status')).toContainText('turned 5');
     await page.keyboard.press('Escape');
     await page.getByRole('link', { name: 'Settings and data' }).click();
-    await page.waitForTimeout(500);
+    await quiet(page);
     const [download] = await Promise.all([
       page.waitForEvent('download'),
       page.getByRole('button', { name: 'Save a backup' }).click(),
@@ -199,7 +200,7 @@ test.describe('two tabs', () => {
       await tab.goto('/reckon');
       await expect(tab.locator('en-ask-line input')).toBeAttached();
     }
-    await page.waitForTimeout(1000);
+    for (const tab of tabs) await quiet(tab);
     const act = async (tab: Page, text: string): Promise<void> => {
       await tab.locator('en-ask-line input').fill(text);
       await tab.locator('en-ask-line input').press('Enter');
@@ -299,11 +300,11 @@ test('a double click saves, copies or deletes once', async ({ page }) => {
   await page.getByRole('button', { name: 'More …' }).click();
   await page.getByRole('menuitem', { name: 'Duplicate' }).dblclick();
   await expect(page.getByRole('heading', { name: 'Tidemark copy' })).toBeVisible();
-  await page.waitForTimeout(700);
+  await quiet(page);
   await expect(orders).toHaveCount(7);
   await page.getByRole('button', { name: 'More …' }).click();
   await page.getByRole('menuitem', { name: 'Delete' }).dblclick();
-  await page.waitForTimeout(700);
+  await quiet(page);
   await expect(orders).toHaveCount(6);
   await page.goto('/arrange/new');
   await page.getByRole('textbox', { name: 'Name' }).fill('Once');
@@ -311,7 +312,7 @@ test('a double click saves, copies or deletes once', async ({ page }) => {
   await page.getByLabel(/A part of a pack/).check();
   await page.getByRole('button', { name: 'Save the order' }).dblclick();
   await expect(page.getByRole('heading', { name: 'Once' })).toBeVisible();
-  await page.waitForTimeout(700);
+  await quiet(page);
   await expect(orders).toHaveCount(7);
 });
 

@@ -1,5 +1,6 @@
 import { CDPSession, Page } from '@playwright/test';
 import { expect, goTo, test } from './enumeron';
+import { quiet } from './settled';
 
 const PROCEDURE = '/rehearse/sample-two-cuts-and-a-packet-of-numbers';
 
@@ -58,7 +59,7 @@ test('300 changes of rooms, each left at once, end where they began', async ({ e
   const settled = async (): Promise<{ nodes: number; heap: number }> => {
     let last = await counted(session);
     for (let round = 0; round < 40; round++) {
-      await page.evaluate(() => new Promise((resolve) => setTimeout(resolve, 250)));
+      await quiet(page);
       const now = await counted(session);
       if (Math.abs(now.heap - last.heap) < 20_000 && now.nodes === last.nodes) return now;
       last = now;

@@ -13,6 +13,7 @@ import { MAKE_DATABASE } from '../app/storage/storage';
 import { RUN_JOB } from '../app/platform/workers/jobs';
 import { forgetActs } from '../app/platform/once';
 import { runHere } from './jobs';
+import { pass } from './pass';
 
 let count = 0;
 
@@ -55,14 +56,14 @@ export const freshApp = async (
 /** What is still written, and read anew because of that, ends before its page is gone. */
 afterAll(async () => {
   await until(() => leftInFlight().length === 0);
-  await new Promise((resolve) => setTimeout(resolve, 50));
+  await pass(50);
 });
 
 /** Waits until something is true, looking again after every turn of the event loop. */
-export const until = async (holds: () => boolean): Promise<void> => {
+export const until = async (holds: () => boolean | Promise<boolean>): Promise<void> => {
   for (let turn = 0; turn < 4000; turn++) {
-    if (holds()) return;
-    await new Promise((resolve) => setTimeout(resolve, 5));
+    if (await holds()) return;
+    await pass(5);
   }
   throw new Error(`never: ${holds.toString()}`);
 };

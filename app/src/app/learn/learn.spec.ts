@@ -33,6 +33,7 @@ import { Source } from './drill/source';
 import { ImagesStore } from '../nouns/learning/images.store';
 import { LearnStore } from '../nouns/learning/learn.store';
 import { Today } from './today/today';
+import { pass } from '../../testing/pass';
 
 const [tidemark] = sampleOrders();
 const order = tidemark.cards;
@@ -74,7 +75,7 @@ const practise = async (): Promise<Practised> => {
       await drill.fixture.whenStable();
     }
     // The frame of the prompt.
-    await new Promise((resolve) => setTimeout(resolve));
+    await pass();
   };
   await settle();
   const asked = (): Item => (practice.asked() as ItemQuestion).item;
@@ -96,8 +97,7 @@ const reviews = (): Promise<ReviewRow[]> => db.rows(REVIEWS).toArray();
 const memoryOf = async (item: Item): Promise<Memory | undefined> =>
   (await db.rows(ITEMS).get(itemKey(tidemark.id, itemId(item))))?.memory;
 const stored = async (count: number): Promise<void> => {
-  for (let turn = 0; turn < 400 && (await db.rows(REVIEWS).count()) < count; turn++)
-    await new Promise((resolve) => setTimeout(resolve, 5));
+  await until(async () => (await db.rows(REVIEWS).count()) >= count);
 };
 
 test('the first practice begins with one key, shows a new card before it asks, and takes every key', async () => {
@@ -238,7 +238,7 @@ test('a slip that is asked again is timed from its own prompt; a card of two tap
   press('Backspace');
   await until(() => practice.wrong() === undefined && itemId(asked()) === itemId(first));
   await drill.fixture.whenStable();
-  await new Promise((resolve) => setTimeout(resolve));
+  await pass();
   await answer(700);
   await stored(2);
   const right = (await reviews()).find((row) => row.right);
@@ -270,7 +270,7 @@ test('a key that is held down answers once', async () => {
   press('1');
   document.body.dispatchEvent(held);
   document.body.dispatchEvent(held);
-  await new Promise((resolve) => setTimeout(resolve, 20));
+  await pass(20);
   expect(await db.rows(REVIEWS).count()).toBe(0);
   expect(held.defaultPrevented).toBe(true);
 });

@@ -21,6 +21,7 @@ import { ProcedureList } from './list/procedure-list';
 import { ProceduresStore } from '../nouns/procedures/procedures.store';
 import { RehearseRoom } from './rehearse-room';
 import { ScriptPage } from './script/script-page';
+import { pass } from '../../testing/pass';
 
 /** Jobs are done at once, unless proofs go on and on. */
 let runs: 'at once' | 'on and on' = 'at once';
@@ -58,7 +59,7 @@ const open = async (procedure: Procedure): Promise<Rendered<DeskPage> & { readon
   return { ...page, id };
 };
 const settled = async (page: Rendered<unknown>): Promise<void> => {
-  await new Promise((resolve) => setTimeout(resolve, 260));
+  await pass(260);
   await page.fixture.whenStable();
 };
 const kept = (id: string): Procedure => store.find(id)?.procedure ?? { name: 'gone', steps: [] };
@@ -525,7 +526,7 @@ test('what was found of one procedure, and acted out in it, is not shown of the 
   await page.set('id', store.add(worked('Turned over twice, not asked deeper'), 'begin'));
   // At once, while it is read, and when it is on its way.
   for (const wait of [0, 20, 400]) {
-    await new Promise((resolve) => setTimeout(resolve, wait));
+    await pass(wait);
     await page.fixture.whenStable();
     expect(page.text()).not.toContain('730');
     expect(page.text()).not.toContain('Step 1 of');

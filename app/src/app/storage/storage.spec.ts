@@ -38,6 +38,7 @@ import { sampleOrders } from '../nouns/orders/sample';
 import { SettingsStore } from '../nouns/settings/settings.store';
 import { MAKE_DATABASE, PATIENCE, Storage } from './storage';
 import { Tab } from '../platform/tab';
+import { pass } from '../../testing/pass';
 
 const [tidemark] = sampleOrders();
 let db: Database;
@@ -362,7 +363,7 @@ describe('an action on its way when the tab is left', () => {
     await visit(db);
     await settled();
     // It is told by a notice, whose script comes first.
-    await new Promise((resolve) => setTimeout(resolve, 200));
+    await pass(200);
     sessionStorage.setItem('enumeron-in-flight', '[{"label":"x","writes":[7]},7]');
     await visit(db);
     await TestBed.inject(PackStore).apply({ kind: 'cut', count: 1 });
@@ -408,7 +409,7 @@ describe('what was done stays shown while it is stored and read again', () => {
     const over = signal(false);
     void act().then(() => setTimeout(() => over.set(true), 60));
     while (!over()) {
-      await new Promise((resolve) => setTimeout(resolve));
+      await pass();
       if (JSON.stringify(show()) !== JSON.stringify(values.at(-1))) values.push(show());
     }
     return values;
@@ -475,7 +476,7 @@ describe('what was done stays shown while it is stored and read again', () => {
     const cutOn = async (): Promise<void> => {
       for (let each = 0; each < 12; each++) {
         void pack.apply({ kind: 'cut', count: 1 });
-        await new Promise((resolve) => setTimeout(resolve, each));
+        await pass(each);
       }
       await until(() => leftInFlight().length === 0);
     };
@@ -492,7 +493,6 @@ describe('what is told tap by tap', () => {
     return TestBed.inject(WantedStore);
   };
   const stored = async (): Promise<unknown> => (await db.rows(WANTED).get('wanted'))?.number;
-  const pass = (ms: number): Promise<void> => new Promise((resolve) => setTimeout(resolve, ms));
 
   test('shows at once, and is stored together when the hand rests', async () => {
     const wanted = await restful(150, 60_000);

@@ -29,6 +29,7 @@ import { planWords, searchWords } from './plan/plan-words';
 import { WeaveRoom } from './weave-room';
 import { WeavingStore } from '../nouns/weaves/weaving.store';
 import { WrongPage } from './wrong/wrong-page';
+import { pass } from '../../testing/pass';
 
 const card = (name: string): number => parseCard(name) as number;
 
@@ -65,8 +66,7 @@ const chips = (page: Rendered<unknown>): string[] => page.all('.chip').map((each
 
 /** Waits until a table holds so many rows. */
 const storedRows = async (table: string, count: number): Promise<void> => {
-  for (let turn = 0; turn < 400 && (await db.table(table).count()) !== count; turn++)
-    await new Promise((resolve) => setTimeout(resolve, 5));
+  for (let turn = 0; turn < 400 && (await db.table(table).count()) !== count; turn++) await pass(5);
   expect(await db.table(table).count()).toBe(count);
 };
 
@@ -175,8 +175,7 @@ describe('the row', () => {
     await press(page, '.row[role=application]', ['i']);
     const stored = async (): Promise<WeavingRow | undefined> =>
       (await db.table('state').get('weaving')) as WeavingRow | undefined;
-    for (let turn = 0; turn < 200 && !(await stored()); turn++)
-      await new Promise((resolve) => setTimeout(resolve, 5));
+    for (let turn = 0; turn < 200 && !(await stored()); turn++) await pass(5);
     const row = (await stored()) as WeavingRow;
     await db.table('state').put({ ...row, row: [...row.row, { kind: 'cut', count: 3 }] });
     store.add({ kind: 'weave', weave: 'out' });
@@ -338,8 +337,7 @@ test('a row, and the cards that are followed, live through another start, and an
   store.follow(0, { card: card('7D'), to: 3 });
   await until(() => TestBed.inject(WeavingStore).row().length === 2);
   const stored = async (): Promise<unknown> => (await db.table('state').get('weaving')) as unknown;
-  for (let turn = 0; turn < 200 && (await stored()) === undefined; turn++)
-    await new Promise((resolve) => setTimeout(resolve, 5));
+  for (let turn = 0; turn < 200 && (await stored()) === undefined; turn++) await pass(5);
   expect(await stored()).toMatchObject({ row: [{ weave: 'in' }, { weave: 'out' }], followed: [{ to: 3 }] });
   await db.table('state').put({ id: 'weaving', row: [], followed: [], cuts: 'none' });
   await until(() => store.row().length === 0);
@@ -505,7 +503,7 @@ test('the sample is laid out when the room is opened first, and goes with one pr
   room.fixture.destroy();
   // It does not come back.
   await render(WeaveRoom);
-  await new Promise((resolve) => setTimeout(resolve, 30));
+  await pass(30);
   await storedRows(WEAVE_ROWS.table, 0);
 });
 

@@ -10,6 +10,7 @@ import { DRAFTS, DraftRow } from '../../storage/kinds/drafts';
 import { OrdersStore } from '../../nouns/orders/orders.store';
 import { sampleOrders } from '../../nouns/orders/sample';
 import { OrderEditor } from './order-editor';
+import { pass } from '../../../testing/pass';
 
 const [tidemark] = sampleOrders();
 const text = formatOrder(tidemark.cards);
@@ -28,7 +29,7 @@ const area = ({ find }: Rendered<OrderEditor>): HTMLTextAreaElement =>
   find('textarea') as HTMLTextAreaElement;
 /** The only draft that is stored. */
 const kept = async (): Promise<DraftRow | undefined> => (await db.rows(DRAFTS).toArray()).at(0);
-const settled = async (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 60));
+const settled = (): Promise<void> => pass(60);
 
 test('what is typed before the draft has been read is not replaced by it', async () => {
   await TestBed.inject(Drafts).keep('new', { name: 'Old draft', text: 'KH' });

@@ -24,6 +24,7 @@ import { Running } from '../run/running';
 import { DealAlong } from './deal-along';
 import { DealSource } from './deal-source';
 import { Spoken } from './spoken';
+import { pass } from '../../../testing/pass';
 
 const order = TIDEMARK.cards;
 
@@ -41,9 +42,9 @@ const begin = async (source: typeof DealSource | typeof GlimpseSource): Promise<
   await until(() => TestBed.inject(Source).isRead());
 };
 
-const settle = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 5));
+const settle = (): Promise<void> => pass(5);
 const rows = async <Row>(table: string, count: number): Promise<Row[]> => {
-  for (let turn = 0; turn < 400 && (await db.table(table).count()) < count; turn++) await settle();
+  await until(async () => (await db.table(table).count()) >= count);
   return db.table(table).toArray() as Promise<Row[]>;
 };
 const reviews = async (count: number): Promise<ReviewRow[]> =>
@@ -203,7 +204,7 @@ describe('glimpse', () => {
     const { item } = practice.asked() as ItemQuestion;
     expect(item.direction).not.toBe('card');
     expect(page.find('.prompt').textContent).toContain(showCard(item.card));
-    await new Promise((resolve) => setTimeout(resolve, 600));
+    await pass(600);
     await page.fixture.whenStable();
     expect(page.find('.prompt').textContent).not.toContain(showCard(item.card));
     page.fixture.destroy();

@@ -35,8 +35,7 @@ test('images are written in one table, kept, undone, and shown as hints of what 
   }
   await until(() => images.all().size === 2);
   const stored = async (): Promise<string[]> => (await db.rows(IMAGES).toArray()).map(({ words }) => words);
-  for (let turn = 0; turn < 100 && (await stored()).length < 2; turn++)
-    await new Promise((resolve) => setTimeout(resolve, 5));
+  await until(async () => (await stored()).length === 2);
   expect(await stored()).toEqual(['a lone gull', 'a mooring post']);
   const [card] = order;
   const hint = (direction: 'number' | 'card' | 'after'): string => images.hintFor({ direction, card }, order);

@@ -41,6 +41,7 @@ import { Orphans } from '../../nouns/learning/orphans';
 import { SampleLearning } from '../../nouns/learning/sample-learning';
 import { Today } from '../today/today';
 import { LearnSettings } from './settings';
+import { pass } from '../../../testing/pass';
 
 let db: Database;
 let clock: FakeClock;
@@ -148,7 +149,7 @@ test('another retention is tried before it is taken, schedules every item from i
   }
   expect(after.size).toBe(before.size);
   expect(store.scheduleSettings().retention).toBe(0.8);
-  await new Promise((resolve) => setTimeout(resolve, 500));
+  await pass(500);
   await reschedule('95');
   expect(await memories()).toEqual(before);
   expect(await db.rows(SCHEDULES).count()).toBe(1);
@@ -322,7 +323,7 @@ test('an edited order says whose answers are others now, and begins them anew or
   await edit(row.id, [0, 2, 1, 3, 5, 4]);
   await until(() => store.order()[5] === 4);
   const again = await render(Today);
-  await new Promise((resolve) => setTimeout(resolve, 500));
+  await pass(500);
   await again.click('Keep their schedule');
   await until(() => !again.text().includes('was edited'));
   for (const [item, memory] of await memories()) expect(memory).toEqual(before.get(item));

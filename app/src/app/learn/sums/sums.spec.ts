@@ -21,6 +21,7 @@ import { LearnStore } from '../../nouns/learning/learn.store';
 import { SumSource } from './sum-source';
 import { Sums } from './sums';
 import { SumsStore } from '../../nouns/learning/sums.store';
+import { pass } from '../../../testing/pass';
 
 let clock: FakeClock;
 let db: Database;
@@ -47,8 +48,7 @@ beforeEach(async () => {
 const asked = (): Drawn => (TestBed.inject(Practice).asked() as unknown as { drawn: Drawn }).drawn;
 const rows = (): Promise<SumRow[]> => db.rows(SUMS).orderBy('at').toArray();
 const stored = async (count: number): Promise<void> => {
-  for (let turn = 0; turn < 400 && (await rows()).length < count; turn++)
-    await new Promise((resolve) => setTimeout(resolve, 5));
+  await until(async () => (await rows()).length >= count);
 };
 
 const answer = async (drill: Rendered<Drill>, after: number, said?: Said): Promise<Drawn> => {
@@ -57,7 +57,7 @@ const answer = async (drill: Rendered<Drill>, after: number, said?: Said): Promi
   for (const key of keysOf(said ?? drawn.sum.truth)) press(key);
   if (asked() === drawn && !TestBed.inject(Practice).wrong()) press('Enter');
   await drill.fixture.whenStable();
-  await new Promise((resolve) => setTimeout(resolve));
+  await pass();
   return drawn;
 };
 

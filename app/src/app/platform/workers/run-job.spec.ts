@@ -11,6 +11,7 @@ import { quiet as quietOf } from './quiet';
 import { Jobs, remembering, runOn } from './run-job';
 import { SilentWorker } from './silence';
 import { until } from '../../../testing/fresh';
+import { pass } from '../../../testing/pass';
 
 const pack = numberOrder();
 const keyCard: ArgsOf<'key card'> = {
@@ -186,7 +187,7 @@ test('with nobody away there is no worker more; a job that is stopped forgets it
   await lastValueFrom(runOn(pool(), 1, quiet)('key card', keyCard));
   expect(lent).toBe(1);
   const running = runOn(pool(), 1, quiet)('key card', keyCard).subscribe();
-  await new Promise((resolve) => setTimeout(resolve, 20));
+  await pass(20);
   expect(quiet.observed).toBe(true);
   running.unsubscribe();
   expect(quiet.observed).toBe(false);
@@ -195,10 +196,10 @@ test('with nobody away there is no worker more; a job that is stopped forgets it
 test('a page is left alone when nobody touches it for a while, or when it is not in sight', async () => {
   const seen: boolean[] = [];
   const listening = quietOf(document, 60).subscribe((isQuiet) => seen.push(isQuiet));
-  await new Promise((resolve) => setTimeout(resolve, 120));
+  await pass(120);
   document.dispatchEvent(new Event('pointermove'));
   document.dispatchEvent(new Event('keydown'));
-  await new Promise((resolve) => setTimeout(resolve, 120));
+  await pass(120);
   expect(seen).toEqual([false, true, false, true]);
   const hidden = jest.spyOn(document, 'visibilityState', 'get').mockReturnValue('hidden');
   document.dispatchEvent(new Event('keydown'));
@@ -236,7 +237,7 @@ test('what is held from the beginning waits too; a worker that is lent again doe
   const held = new BehaviorSubject(true);
   let ended = false;
   const first = lastValueFrom(runOn(() => again, 1)('key card', keyCard, held)).then(() => (ended = true));
-  await new Promise((resolve) => setTimeout(resolve, 60));
+  await pass(60);
   expect(ended).toBe(false);
   held.next(false);
   await first;
@@ -318,7 +319,7 @@ test('a worker that says nothing is given up: at once where it never did, or fro
     },
     held,
   ).catch(() => (outcome = 'given up'));
-  await new Promise((resolve) => setTimeout(resolve, 150));
+  await pass(150);
   expect(outcome).toBe('');
   held.next(false);
   await waiting;

@@ -7,6 +7,7 @@ import { sampleOrders } from '../../nouns/orders/sample';
 import { HeadWayStore } from '../../nouns/learning/head-way.store';
 import { PackStore } from '../../nouns/pack/pack.store';
 import { HeadSum } from './head-sum';
+import { pass } from '../../../testing/pass';
 
 test('a stack number is worked out in the way that was chosen for the order, and not at all before', async () => {
   const db = await freshApp();
@@ -19,7 +20,6 @@ test('a stack number is worked out in the way that was chosen for the order, and
   await until(() => view.all('li').length > 0);
   expect(view.all('li')).toHaveLength(headWay(wheel.cards, way.name)?.work(19).length ?? 0);
   // Nothing of it is asked by heart only because a way was chosen.
-  for (let turn = 0; turn < 100 && !(await db.rows(LEARNING).get(wheel.id)); turn++)
-    await new Promise((resolve) => setTimeout(resolve, 5));
+  for (let turn = 0; turn < 100 && !(await db.rows(LEARNING).get(wheel.id)); turn++) await pass(5);
   expect(await db.rows(LEARNING).get(wheel.id)).toMatchObject({ directions: [], way: way.name });
 });

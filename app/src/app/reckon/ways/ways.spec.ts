@@ -18,6 +18,7 @@ import { ReckonRoom } from '../reckon-room';
 import { WayList } from './way-list';
 import { RECKON } from '../room';
 import { WAYS, wayAt } from './ways';
+import { pass } from '../../../testing/pass';
 
 const card = (name: string): number => parseCard(name) as number;
 const [{ cards: home }] = sampleOrders();
@@ -128,7 +129,7 @@ describe('the list', () => {
     const lately = TestBed.inject(LatelyStore);
     await until(() => lately.ways().length === 1);
     lately.use('gap');
-    await new Promise((resolve) => setTimeout(resolve, 100));
+    await pass(100);
     expect(lately.ways()[0]).toBe('gap');
   });
 

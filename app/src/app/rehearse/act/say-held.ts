@@ -1,5 +1,5 @@
 import { showCard } from '@enumeron/core/deck';
-import { INDIFFERENT } from '@enumeron/core/file/procedure/table';
+import { INDIFFERENT } from '@enumeron/core/file/procedure/packets';
 import { Held } from '@enumeron/core/file/rehearse/actOut';
 
 /** What a name holds: a number or a card. */

@@ -2,7 +2,7 @@ import { countOf } from '@enumeron/core/file/deck/countOf';
 import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input } from '@angular/core';
 import { speakCard } from '@enumeron/core/deck';
 import { Packet } from '@enumeron/core/file/rehearse/actOut';
-import { INDIFFERENT } from '@enumeron/core/file/procedure/table';
+import { INDIFFERENT } from '@enumeron/core/file/procedure/packets';
 import { faceOf } from '../../ui/face';
 import { View } from './acting.store';
 import { moveCards } from './card-motion';
