@@ -12,7 +12,6 @@ export interface HeadWay {
   readonly says: string;
   /** What must be known by heart. */
   readonly remember: readonly string[];
-  /** How many facts that is. */
   readonly facts: number;
   /** How a card's stack number is worked out; the last line is the stack number. */
   work(card: Card): readonly SumLine[];

@@ -114,7 +114,6 @@ const groupName = (card: Card): string => {
 const layingOf = (freedom: Freedom): Laying =>
   freedom.kind === 'bank' ? bankLaying(freedom.bank) : matesLaying(freedom.kind === 'palindrome');
 
-/** The heaps' names, in their order. */
 export const heapNames = (freedom: Freedom): readonly string[] => layingOf(freedom).names;
 
 /** Where the next card goes when the cards so far lie in `heaps`. */

@@ -33,7 +33,6 @@ const mirrorsOf = (size: number): Mirror[] => [
 const mirrored = (order: Order, { partner }: Mirror): number =>
   order.filter((card, index) => partner(index) === index || order[partner(index)] === mateOf(card)).length;
 
-/** The mirror that most cards of an order keep. */
 const bestMirror = (order: Order): { readonly mirror: Mirror; readonly count: number } | undefined =>
   mirrorsOf(order.length)
     .map((mirror) => ({ mirror, count: mirrored(order, mirror) }))

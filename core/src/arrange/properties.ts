@@ -70,7 +70,6 @@ const suitCycle = (order: Order): Property =>
     }),
   );
 
-/** The distance, one way round, at which most cards have their mates. */
 const matesApart = (order: Order): Property => {
   const size = order.length;
   const distances = order.map((card, index) => {

@@ -88,7 +88,6 @@ const verdict = (now: Order, count: number, question: Question): Verdict => {
   }
 };
 
-/** Asks a question of every cut of an order, one by one. */
 export const askOrder = (order: Order, question: Question): QuestionAnswer => {
   const cases = order.map((_, count): CutCase => ({
     cut: count,

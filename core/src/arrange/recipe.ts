@@ -1,7 +1,6 @@
 import { Order } from '../deck/order';
 import { applyMove, invertMove, Move } from '../moves/move';
 
-/** A base order and what is done to it, in turn. */
 export interface Recipe {
   readonly base: Order;
   readonly moves: readonly Move[];

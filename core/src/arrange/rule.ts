@@ -11,7 +11,6 @@ import { Rotating, ROTATING } from './rules/rotating';
 /** A way to compute a whole order from a few givens. */
 export type Rule = Rotating | RankRow | Mirrored | Factory;
 
-/** Every kind of rule with all that is known of it. */
 export const ORDER_RULES: {
   readonly [Kind in Rule['kind']]: OrderRule<Rule & { readonly kind: Kind }>;
 } = {

@@ -50,7 +50,6 @@ export const evenSpacing = (order: Order, cards: readonly Card[]): number | unde
     : undefined;
 };
 
-/** Whether the longest sequence is still one, evenly spaced, after a weave. */
 export const sequencesSurvive = (order: Order, kind: WeaveKind): Property => {
   const id = `sequence after ${kind} weave`;
   const sequence = longestSequence(order);

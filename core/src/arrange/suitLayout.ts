@@ -58,7 +58,6 @@ const sayRuns = (order: Order): string => {
   return runs.map(({ name, count }) => (count === 1 ? name : `${count} × ${name}`)).join(' ');
 };
 
-/** How to lay a pack that is sorted by suits into an order, suit by suit. */
 export const suitLayout = (order: Order): SuitLayout => {
   const rows = SUITS.flatMap((suit): SuitRow[] => {
     const cards = order.filter((card) => suitOf(card) === suit && !isJoker(card));

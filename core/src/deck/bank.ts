@@ -68,7 +68,6 @@ export const freeSlots = ({ cards, places }: Bank, size: number): (Card | undefi
   return slots;
 };
 
-/** Fills the free slots with the rest of a pack in the order in which it comes. */
 export const fillSlots = (slots: readonly (Card | undefined)[], pack: Order): Order => {
   const named = new Set(slots);
   const rest = pack.filter((card) => !named.has(card))[Symbol.iterator]();
@@ -91,7 +90,6 @@ export const countingRun = (count: number, length: number, firstRank: number): C
   return ranks.map((rank, index) => [2, 3, 1, 0][index % 4] * 13 + rank - 1);
 };
 
-/** As many places as cards, each once. */
 const PLACES: Part = (value, fields) => {
   const count = Array.isArray(fields['cards']) ? fields['cards'].length : 0;
   return eachOnce(listOf(whole(1, LARGEST_PACK), count, count))(value, fields);

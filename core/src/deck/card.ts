@@ -35,7 +35,6 @@ export const isSecond = (card: Card): boolean => card >= SECOND;
 /** The first copy of a card: the card itself unless it is a second one. */
 export const firstOf = (card: Card): Card => card % SECOND;
 
-/** The second copy of a card. */
 export const secondOf = (card: Card): Card => firstOf(card) + SECOND;
 
 /** Whether two cards look the same: one card, or the two copies of one. */

@@ -1,7 +1,6 @@
 import { Card, cardOf, looksLike, rankOf, suitOf } from './card';
 import { Order } from './order';
 
-/** Which of the two cards on top of a cut gives the rank, and which the suit. */
 export type ComposedWay = 'rank then suit' | 'suit then rank';
 
 /**

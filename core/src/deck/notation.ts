@@ -114,7 +114,6 @@ export const formatCard = (card: Card): string => {
 /** A rank as people read it: `A`, `2` to `10`, `J`, `Q`, `K`. */
 export const showRank = (rank: Rank): string => (rank === 10 ? '10' : RANK_LETTERS[rank - 1]);
 
-/** A suit's symbol. */
 export const showSuit = (suit: Suit): string => SUIT_SYMBOLS[suit];
 
 /** A card as people read it: `7♦`, `10♥`; jokers as `X1` and `X2`; a second copy as `7♦²`. */

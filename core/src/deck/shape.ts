@@ -14,7 +14,6 @@ export type Part = (value: unknown, fields: Fields) => Problem | undefined;
 /** The parts of a value that has a `kind`, or of one that has none. */
 export type ShapeOf<Value> = Readonly<Record<Exclude<keyof Value, 'kind'>, Part>>;
 
-/** The same for a value of several kinds, by kind. */
 export type ShapesOf<Value extends { readonly kind: string }> = {
   readonly [Kind in Value['kind']]: ShapeOf<Extract<Value, { readonly kind: Kind }>>;
 };
@@ -27,7 +26,6 @@ export const showValue = (value: unknown): string => {
   return typeof value === 'number' || typeof value === 'boolean' ? value.toString() : 'nothing';
 };
 
-/** The problem of a value that should be something else. */
 export const shouldBe = (value: unknown, should: string): Problem => ({
   what: value === undefined ? 'This is missing.' : `This is ${showValue(value)}.`,
   remedy: `It must be ${should}.`,
@@ -101,7 +99,6 @@ export const eachOnce =
       ? undefined
       : { what: 'Something comes twice.', remedy: 'Each may come once.' });
 
-/** Cards, each once. */
 export const cardList = (from: number, to: number = LARGEST_PACK): Part => eachOnce(listOf(CARD, from, to));
 
 /** A value with these fields and no others. `own` names fields that were checked already. */
@@ -121,7 +118,6 @@ export const shape =
     return undefined;
   };
 
-/** A value of one of several kinds. */
 export const kindOf =
   (shapes: Readonly<Record<string, Readonly<Record<string, Part>>>>): Part =>
   (value, fields) => {

@@ -5,7 +5,6 @@ export interface SumLine {
   readonly words: string;
 }
 
-/** The number that a sum begins with. */
 export const start = (amount: number, words: string): SumLine => ({ amount, role: 'start', words });
 /** A number that is added; below 0 it is taken away. */
 export const add = (amount: number, words: string): SumLine => ({ amount, role: 'add', words });

@@ -39,7 +39,6 @@ export const valueOf = (field: Field, values: Values): Values[string] => values[
 export const lackingField = ({ fields }: Form, values: Values): Field | undefined =>
   fields.find((field) => !field.optional && valueOf(field, values) === undefined);
 
-/** All values of a form, with those that fields start with. */
 export const completeValues = ({ fields }: Form, values: Values): Values =>
   Object.fromEntries(fields.map((field) => [field.name, valueOf(field, values)]));
 

@@ -19,7 +19,6 @@ const bySize = (order: Order, size: number): Card[][] =>
 /** Cards that are no smaller a part than this are worth a block of their own. */
 const USUAL = 13;
 
-/** Blocks of an order, each with at least one card, together the whole order. */
 export const blocksOf = (order: Order, blocks: Blocks, origin?: Origin): readonly (readonly Card[])[] => {
   if (blocks.kind === 'size') return bySize(order, Math.max(1, Math.floor(blocks.size)));
   if (blocks.kind === 'ends') {

@@ -69,7 +69,6 @@ const withCard = (words: readonly string[], wanted: number): Typed => {
     : { text: words.join(' '), said: saidCards(...cards) };
 };
 
-/** One key more for the last of the cards. */
 const typeCard = (text: string, key: string, order: Order, wanted: number): Typed => {
   const typed = text.split(' ');
   const others = typed.slice(0, -1);

@@ -38,11 +38,9 @@ export const parseItem = (text: string): Item | undefined => {
 const neighbour = (order: Order, card: Card, steps: number): Card =>
   order[mod((placeOf(order, card) ?? 1) - 1 + steps, order.length)];
 
-/** What is shown for an item of the order. */
 export const promptOf = ({ direction, card }: Item, order: Order): Said =>
   direction === 'card' ? saidNumber(placeOf(order, card) ?? 0) : saidCards(card);
 
-/** The truth for an item of the order. */
 export const truthOf = ({ direction, card }: Item, order: Order): Said => {
   switch (direction) {
     case 'number':

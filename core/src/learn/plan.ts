@@ -13,7 +13,6 @@ export interface Plan {
   readonly order: Order;
   /** Every item that is to be learnt. */
   readonly items: readonly Item[];
-  /** The cards of each block, in the order in which blocks are begun. */
   readonly blocks: readonly (readonly Card[])[];
   readonly schedule: Schedule;
   /** How many cards may be begun on one day. */
@@ -23,7 +22,6 @@ export interface Plan {
 /** Where a practice stands. */
 export interface Standing {
   readonly now: number;
-  /** When the day ends. */
   readonly dayEnds: number;
   /** Cards that were begun on this day. */
   readonly begunToday: ReadonlySet<Card>;

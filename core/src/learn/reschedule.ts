@@ -43,7 +43,6 @@ export const RESCHEDULE: JobRule<RescheduleArgs, Rescheduled, Rescheduled> = {
 /** What another schedule does, in numbers. */
 export interface ScheduleChange {
   readonly items: number;
-  /** Items due by the moment, before and after. */
   readonly due: readonly [before: number, after: number];
   /** The mean number of days to the next question of what is held, before and after. */
   readonly interval: readonly [before: number, after: number];

@@ -30,7 +30,6 @@ export interface Memory {
   readonly last?: number;
 }
 
-/** What the schedule is made with. */
 export interface ScheduleSettings {
   /** How likely an item is to be recalled when it is asked again: 0.7 to 0.97. */
   readonly retention: number;

@@ -17,7 +17,6 @@ export const invertArrangement = (arrangement: Arrangement): Arrangement => {
   return inverse;
 };
 
-/** The two rules of a move that is an arrangement of places, made anew for each pack. */
 export const arranging = <M>(
   arrange: (move: M, size: number) => Arrangement,
 ): Pick<Rule<M>, 'apply' | 'place'> => ({

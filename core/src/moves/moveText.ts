@@ -10,12 +10,10 @@ export interface MoveReading {
   readonly problem?: string;
 }
 
-/** How moves are written, of every kind that can be. */
 export const WRITTEN_MOVES: readonly Written<Move>[] = Object.values(MOVE_RULES).flatMap(
   ({ written }) => (written as Written<Move> | undefined) ?? [],
 );
 
-/** How moves are written, for the eye. */
 export const MOVE_USAGE = WRITTEN_MOVES.map(({ usage }) => usage).join(' · ');
 
 /** Numbers of a text but those behind a #, which are a seed's; the place of a card put in may be one more. */

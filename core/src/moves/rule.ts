@@ -22,7 +22,6 @@ export interface Rule<M, Back = M> {
   readonly shape: ShapeOf<M>;
   /** How it is written; kinds without it come from elsewhere. */
   readonly written?: Written<M>;
-  /** The order after the move. */
   apply(order: Order, move: M): Order;
   /** The move that takes it back, for a pack of `size` cards; undefined where there is none. */
   invert(move: M, size: number): Back | undefined;

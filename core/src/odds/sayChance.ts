@@ -1,4 +1,3 @@
-/** Of at most so many times it is told in how many it comes so. */
 const MOST_TIMES = 12;
 
 /** A chance as people say it: `about 7 times in 11`. */

@@ -9,7 +9,6 @@ export interface TryArgs {
   readonly path: string;
   /** All its values, which go together. */
   readonly values: Values;
-  /** The same seed gives the same. */
   readonly seed: number;
   /** How often it is tried at most. */
   readonly tries: number;

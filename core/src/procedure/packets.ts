@@ -124,7 +124,6 @@ export class Packets {
     }
   }
 
-  /** Makes one run of a packet that has many, so that there is room for more. */
   protected tidy(packet: number): void {
     if (this.counts[packet] <= MANY_RUNS) return;
     this.rewrite(packet);
@@ -135,7 +134,6 @@ export class Packets {
     this.lay(packet, size);
   }
 
-  /** The top card of a packet that has one. */
   top(packet: number): Card {
     return this.row[startOf(this.runs[packet * ROOM + this.counts[packet] - 1])] & 127;
   }

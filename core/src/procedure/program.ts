@@ -18,7 +18,6 @@ export const UNSET = NONE + 1;
 /** A free choice: the values of a name from one number to another. */
 export interface Choice {
   readonly name: string;
-  /** Where its value is kept. */
   readonly value: number;
   readonly from: Reader;
   readonly to: Reader;
@@ -51,7 +50,6 @@ export const enum Do {
   End,
   /** As many cards as the value says go from one packet onto another, dealt where `to` is 1. */
   Lift,
-  /** A packet is turned over. */
   Turn,
   /** A packet goes on another, or under it where `to` is 1. */
   Put,

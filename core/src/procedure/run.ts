@@ -20,7 +20,6 @@ export const runOf = (start: number, length: number, step: number, flags: number
   start | (length << LENGTH_AT) | ((step & 127) << STEP_AT) | flags;
 export const flagsOf = (run: number): number => run & (MARKED | UPSIDE);
 
-/** So many of a run's top cards. */
 export const topOf = (run: number, count: number): number =>
   (run & ~(255 << LENGTH_AT)) | (count << LENGTH_AT);
 /** What lies below so many of a run's top cards. The start is in the lowest bits, so that it is moved by adding. */

@@ -13,7 +13,6 @@ interface StepSlots extends Slots {
   packets: readonly number[];
   where: 'on' | 'under';
   weave: WeaveKind;
-  /** A name that the step gives. */
   name: string;
   steps: unknown;
   options: unknown;

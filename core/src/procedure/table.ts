@@ -15,7 +15,6 @@ import {
   UPSIDE,
 } from './run';
 
-/** What is done with packets on a table. */
 export class Table extends Packets {
   /** Cuts a run so that the card at a place (1 to size) is the top of one; gives that run's index. */
   private split(packet: number, place: number): number {

@@ -2,14 +2,12 @@ import { formOf, Kind } from './forms';
 import { byOf, Procedure, Step } from './procedure';
 import { SLOTS } from './steps';
 
-/** Every name that is given by a step, in the order in which they come. */
 export const namesIn = (steps: readonly Step[]): string[] =>
   steps.flatMap((step) => [
     ...('name' in step ? [step.name] : []),
     ...insideOf(step).flatMap((inside) => namesIn(inside)),
   ]);
 
-/** The steps inside a step, branch by branch. */
 export const insideOf = (step: Step): readonly (readonly Step[])[] => {
   if (step.do === 'choose one') return step.of.map(({ steps }) => steps);
   if (step.do === 'if') return [step.then, step.otherwise ?? []];

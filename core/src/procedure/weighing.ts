@@ -5,7 +5,6 @@ import { Choice } from './program';
 
 /** How likely the values of choices are. */
 export class Weighing {
-  /** The weights of each choice as they were last. */
   private readonly last = new Map<Choice, { low: number; high: number; weights: Float64Array }>();
 
   /**

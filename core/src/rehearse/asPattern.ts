@@ -138,7 +138,6 @@ const sumOf = ({ found }: Fitting, findings: readonly Finding[]): SumLine[] =>
     return [...lines, ...(goesRound ? [add(round, 'counted round')] : []), result(total, words)];
   });
 
-/** The card that is the answer of all fitting worlds. */
 const cardOf = (
   worlds: readonly Fitting[],
   findings: readonly Finding[],
@@ -178,7 +177,6 @@ export const whyNoPattern = (procedure: Procedure): Problem | undefined => {
 const wordsOf = (step: Step | undefined): string =>
   step && 'words' in step && step.words !== undefined ? `: ${step.words}` : '.';
 
-/** What is asked of a procedure that was sent. */
 export interface SentArgs extends Asked, Pick<PatternPack, 'home' | 'now'> {
   /** What was seen, by field. */
   readonly told: Values;
@@ -253,7 +251,6 @@ export interface Drawn {
   readonly sights: readonly Sight[];
 }
 
-/** Draws a world of a procedure on the pack in hand, each choice by chance. */
 export const drawWorld = (
   { procedure, answer }: Asked,
   { home, now }: Pick<PatternPack, 'home' | 'now'>,

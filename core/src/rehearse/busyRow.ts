@@ -19,9 +19,7 @@ export interface BusyMove {
 export interface BusyWish {
   /** 3 to 6 heaps; no more cards are wanted than there are heaps. */
   readonly heaps: readonly BusyHeap[];
-  /** How many moves the row shall have. */
   readonly moves: number;
-  /** The same seed gives the same row. */
   readonly seed: number;
 }
 
@@ -240,7 +238,6 @@ export const heapsAfter = (
   return lying;
 };
 
-/** Whether a row ends with every wanted card on top of a heap, done card by card. */
 export const endsOnTop = (heaps: readonly BusyHeap[], moves: readonly BusyMove[]): boolean =>
   heapsAfter(heaps, moves).every((heap) => heap.slice(1).every(({ wanted }) => !wanted));
 

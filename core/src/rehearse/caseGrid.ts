@@ -3,7 +3,6 @@ import { CaseTable, ENDS, NOT_CHOSEN } from './study';
 
 export type CellEnd = End;
 
-/** All cases with the same values of two choices, or of one. */
 export interface Cell {
   readonly column: number;
   /** 0 where there is one choice only. */
@@ -66,7 +65,6 @@ export const caseGrid = (
   };
 };
 
-/** Of cases with the same values and the same end the first. */
 const firstOfEach = <Each extends { readonly column: number; readonly row: number; readonly end: number }>(
   cases: readonly Each[],
 ): Iterable<Each> => {

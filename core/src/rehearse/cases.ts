@@ -5,7 +5,6 @@ import { Procedure } from '../procedure/procedure';
 import { compile } from '../procedure/compile';
 import { openSights } from './prove';
 
-/** How a case ended. */
 export type End = 'held' | 'outs' | 'failed';
 
 /** One combination of choices and how it ended. */

@@ -1,7 +1,7 @@
 import { Part, shouldBe } from '../deck/shape';
 import { Step } from '../procedure/procedure';
 import { SLOTS, STEPS, StepSlot } from '../procedure/steps';
-import { countSteps, isTooLarge, MOST_STEPS } from './readProcedure';
+import { countSteps, isTooLarge, MOST_STEPS } from './writtenParts';
 
 type Fields = Readonly<Record<string, unknown>>;
 

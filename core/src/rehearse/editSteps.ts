@@ -39,7 +39,6 @@ export const listAt = (steps: readonly Step[], path: Path): readonly Step[] => {
   return inside ? listAt(inside, rest) : [];
 };
 
-/** The paths of so many steps in a row, from one on. */
 export const pathsFrom = (path: Path, count: number): readonly string[] =>
   Array.from({ length: count }, (_, index) => sayPath([...path.slice(0, -1), path[path.length - 1] + index]));
 
@@ -92,7 +91,6 @@ const behindRemoved = (path: Path, removed: Path, count: number): Path => {
   return path.map((part, index) => (index === last ? Math.max(removed[last], part - count) : part));
 };
 
-/** Whether a path lies inside one of so many steps in a row. */
 const isInside = (path: Path, from: Path, count: number): boolean => {
   const last = from.length - 1;
   return (

@@ -20,7 +20,6 @@ export interface Estimated {
 
 export interface EstimateArgs {
   readonly procedure: Procedure;
-  /** The same seed gives the same. */
   readonly seed: number;
   /** How many worlds are tried at most. */
   readonly worlds: number;

@@ -110,11 +110,9 @@ const joinsFor = (packets: readonly number[], turn: readonly number[]): readonly
   return joins;
 };
 
-/** All ways to gather so many packets that keep the order, and how many there are in all. */
 export interface Gatherings {
   /** Those that leave the order as it was or only turn it, those that look most like mixing first. */
   readonly kept: readonly Gathering[];
-  /** How many ways there are of each kind. */
   readonly counts: Readonly<Record<GatheredKind, number>>;
 }
 

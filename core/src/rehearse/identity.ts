@@ -62,7 +62,6 @@ export const numbersOf = (steps: readonly Step[]): readonly (number | undefined)
 export const unnumbered = (steps: readonly Step[]): readonly Step[] =>
   eachStep(steps, (step) => PLAIN.get(step) ?? without(step, NUMBER));
 
-/** The number of the step at a path. */
 export const numberAt = (steps: readonly Step[], path: Path): number | undefined => {
   const step = stepAt(steps, path);
   return step && numberOf(step);

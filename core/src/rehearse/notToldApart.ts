@@ -10,7 +10,6 @@ export interface NotToldApart {
   readonly at: string;
   readonly one: Failure['choices'];
   readonly other: Failure['choices'];
-  /** What it is in each. */
   readonly values: readonly [number, number];
 }
 

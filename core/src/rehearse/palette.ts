@@ -36,14 +36,12 @@ export type Group = (typeof GROUPS)[number];
 const allBefore = (steps: readonly Step[], path: Path): readonly Step[] =>
   path.flatMap((_, index) => (index % 2 === 0 ? stepsBefore(steps, path.slice(0, index + 1)) : []));
 
-/** The names that are given before a path, and the givens, with what each holds. */
 export const namesBefore = (procedure: Procedure, path: Path): ReadonlyMap<string, Kind | undefined> => {
   const kinds = kindsOf(procedure);
   const names = [...Object.keys(procedure.givens ?? {}), ...namesIn(allBefore(procedure.steps, path))];
   return new Map(names.map((name) => [name, kinds.get(name)]));
 };
 
-/** What is around a new step at a path. */
 export const surroundings = (procedure: Procedure, path: Path): Surroundings => {
   const { steps, packets = {}, orders = {}, givens = {} } = procedure;
   const all = [...new Set([...Object.keys(packets), ...packetsOf(steps)])];
@@ -84,7 +82,6 @@ const offered = (group: Group, words: string, make: Offered['make']): Offered =>
 
 const HELPER = { by: 'helper' } as const;
 
-/** A step that cards make, by them and by you. */
 const movement = (words: string, make: (around: Surroundings) => Step): readonly Offered[] => [
   offered('cards move', `they ${words}`, (around) => [{ ...make(around), ...HELPER }]),
   offered('cards move', `I ${words}`, (around) => [make(around)]),

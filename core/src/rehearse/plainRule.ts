@@ -7,7 +7,6 @@ interface Feature {
   of(values: readonly number[]): number | undefined;
   /** How it is said that it is one value, where there is a plainer way. */
   is?(value: number): string | undefined;
-  /** The same for a value or less, and for a value or more. */
   most?(value: number): string | undefined;
   least?(value: number): string | undefined;
 }
@@ -54,7 +53,6 @@ const parity = (name: string, index: number): Feature => ({
   is: (value) => `${name} is ${value === 1 ? 'odd' : 'even'}`,
 });
 
-/** The plainest first. */
 const featuresOf = (names: readonly string[]): readonly Feature[] => {
   const pairs = names.flatMap((_, other) =>
     names.slice(0, other).map((_first, one) => [one, other] as const),

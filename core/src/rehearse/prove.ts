@@ -35,7 +35,6 @@ export const BUDGET = 100_000_000;
 /** So many steps are done before it is told how far it is. */
 const AT_ONCE = 250_000;
 
-/** Whether any step of a procedure shuffles by chance. */
 export const hasChance = ({ steps }: Procedure): boolean => anyChance(steps);
 
 const anyChance = (steps: readonly Step[]): boolean =>
@@ -61,7 +60,6 @@ export function* through(machine: Machine, budget: number): Generator<ProofProgr
   }
 }
 
-/** What is claimed to be known and has more than one value under the same sights. */
 export const openSights = ({ known }: Machine): readonly ReadonlySet<string>[] | undefined => {
   const open = known.map(
     (values) => new Set([...values].filter(([, value]) => value === NONE).map(([key]) => key)),

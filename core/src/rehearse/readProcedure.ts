@@ -2,65 +2,40 @@ import { countOf } from '../deck/countOf';
 import { Problem } from '../deck/problem';
 import { showValue } from '../deck/shape';
 import { hasInvisible, nameProblem } from '../formats/name';
-import { Form, formOf, Kind, LARGEST, Slot } from '../procedure/forms';
+import { Form, formOf, Kind, Slot } from '../procedure/forms';
 import { cardNamed, laidOut } from '../procedure/laid';
 import { byOf, LaidPart, MOST_ROUNDS, Procedure, Step } from '../procedure/procedure';
 import { STEPS, StepSlot } from '../procedure/steps';
 import { MOST_CARDS } from '../procedure/packets';
 import { givesKnown } from '../procedure/walk';
 import { isTexts } from './says';
+import {
+  countSteps,
+  Fields,
+  Found,
+  found,
+  isCardName,
+  isFields,
+  isLikely,
+  isName,
+  isText,
+  isTooLarge,
+  isWhole,
+  LONGEST_NAME,
+  missing,
+  MOST_STEPS,
+  noCard,
+} from './writtenParts';
 
 /** What a file says it is. */
 export const FORMAT = 'enumeron procedure';
 export const VERSION = 1;
-
-/** A file is no deeper and has no more parts than a person would write. */
-const DEEPEST = 60;
-const MOST_PARTS = 50_000;
-const LONGEST_NAME = 60;
-/** More steps than anybody writes, those inside others too: with more the page would no longer keep up. */
-export const MOST_STEPS = 1000;
-
-/** How many steps there are in a list of them, and in all that they hold. */
-export const countSteps = (value: unknown): number => {
-  if (!Array.isArray(value)) return 0;
-  return value.reduce<number>((sum, step: unknown) => {
-    if (!isFields(step)) return sum + 1;
-    const options = Array.isArray(step['of']) ? (step['of'] as unknown[]) : [];
-    const inside = [
-      ...[step['then'], step['otherwise'], step['steps']],
-      ...options.map((option) => (isFields(option) ? option['steps'] : [])),
-    ];
-    return sum + 1 + inside.reduce<number>((total, each) => total + countSteps(each), 0);
-  }, 0);
-};
-
-type Fields = Readonly<Record<string, unknown>>;
-type Found = Omit<Problem, 'where'>;
 
 /** What is known of a name: whether the performer knows it, and what it holds. */
 interface Named {
   readonly known: boolean;
   readonly kind: Kind | undefined;
 }
-
-const isFields = (value: unknown): value is Fields =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
-const isName = (value: unknown): value is string =>
-  typeof value === 'string' && value.trim() !== '' && value.length <= LONGEST_NAME && !hasInvisible(value);
-const isWhole = (value: unknown): value is number =>
-  typeof value === 'number' && Number.isInteger(value) && Math.abs(value) <= LARGEST;
-const isWeight = (value: unknown): value is number =>
-  typeof value === 'number' && Number.isFinite(value) && value >= 0;
-
-const found = (what: string, remedy: string): Found => ({ what, remedy });
-const missing = (field: string, remedy: string): Found =>
-  found(`“${field}” is missing or is not right.`, remedy);
-
-const noCard = (value: unknown): string =>
-  typeof value === 'string'
-    ? `“${value.slice(0, LONGEST_NAME)}” is no card.`
-    : `This is ${showValue(value)}, and no card.`;
 
 /** Reads one file: goes through it once, and notes what is wrong with the step at which it is. */
 class Reading {
@@ -181,7 +156,6 @@ class Reading {
     this.inside(step, path);
   }
 
-  /** Reads the fields of a step. */
   private parts(step: Step, value: Fields): Found | undefined {
     const { by } = value;
     if (by !== undefined && by !== 'helper' && by !== 'performer' && by !== 'all')
@@ -243,7 +217,6 @@ class Reading {
     }
   }
 
-  /** Reads an expression or a condition, and says what it gives. */
   private expression(value: unknown, slot: Slot): { readonly problem?: Found; readonly kind?: Kind } {
     switch (slot) {
       case 'numbers':
@@ -341,7 +314,6 @@ class Reading {
     return fit(named.kind, slot);
   }
 
-  /** Notes the name that a step gives. */
   private given(step: Step, value: Fields): Found | undefined {
     if (!('name' in STEPS[step.do].fields) || !('name' in step) || !isName(step.name)) return undefined;
     const { name } = step;
@@ -397,30 +369,6 @@ const fit = (kind: Kind | undefined, slot: Slot): { readonly problem?: Found; re
   return {
     problem: found('A card is not a number.', slot === 'number' ? 'Write a number.' : 'Write a card.'),
   };
-};
-
-const isText = (value: unknown): value is string => typeof value === 'string';
-const isCardName = (value: unknown): boolean => typeof value === 'string' && cardNamed(value) !== undefined;
-const isLikely = (value: unknown): boolean => {
-  if (!isFields(value)) return false;
-  const { around, within, table } = value;
-  if (table !== undefined)
-    return (
-      isFields(table) &&
-      Object.entries(table).every(([key, weight]) => /^-?\d+$/.test(key) && isWeight(weight))
-    );
-  return Number.isFinite(around) && isWeight(within) && within > 0;
-};
-
-/** Whether a value is deeper or larger than any procedure. */
-export const isTooLarge = (value: unknown): boolean => {
-  let parts = 0;
-  const goesTooFar = (each: unknown, depth: number): boolean =>
-    typeof each === 'object' &&
-    each !== null &&
-    (depth > DEEPEST ||
-      Object.values(each).some((inner) => ++parts > MOST_PARTS || goesTooFar(inner, depth + 1)));
-  return goesTooFar(value, 0);
 };
 
 /**

@@ -4,7 +4,6 @@ import { insideOf } from '../procedure/walk';
 /** A text for everybody, or one for each audience. */
 export type Texts = string | Readonly<Record<string, string>>;
 
-/** Whether a value is a text or texts by audience. */
 export const isTexts = (value: unknown): value is Texts =>
   typeof value === 'string' ||
   (typeof value === 'object' &&

@@ -13,7 +13,6 @@ export interface SentAs {
   readonly problem?: Problem;
   /** What it finds, in the order of its steps: each may be its answer. */
   readonly findings: readonly string[];
-  /** Which of them is. */
   readonly answer?: string;
 }
 

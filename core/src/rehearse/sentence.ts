@@ -128,7 +128,6 @@ const LEADS: Readonly<Partial<Record<Step['do'], readonly [who: string, words: s
 /** Who does a step, or what kind it is where nobody does: a short word that its sentence goes on from. */
 export const whoOf = (step: Step): string => sayWho(step) ?? LEADS[step.do]?.[0] ?? '';
 
-/** The sentence of a step behind that word. */
 export const sentenceBehindWho = (step: Step): readonly SentencePart[] => {
   const [first, ...others] = stepSentence(step);
   const lead = LEADS[step.do]?.[1] ?? '';

@@ -73,7 +73,6 @@ const casesIn = ({ names, values, ends }: CaseTable): Cases => ({
   })),
 });
 
-/** Adds up what parts have counted. */
 const addUp = (counts: readonly Counts[]): Counts =>
   counts.reduce<Counts>(
     (sum, each) => ({

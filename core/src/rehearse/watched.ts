@@ -61,7 +61,6 @@ const LONGEST = 32;
 /** Words as they stand at the beginning of a line. */
 export const titled = (name: string): string => name.charAt(0).toUpperCase() + name.slice(1);
 
-/** The cards that lie in a procedure's packets at the start, by name. */
 export const cardsNamed = ({ packets = {}, givens = {} }: Procedure): ReadonlySet<Card> =>
   new Set(Object.values(packets).flatMap((row) => laidOut(row, givens) ?? []));
 
@@ -106,6 +105,129 @@ const partsOf = (value: Expression, sign: 1 | -1 = 1): readonly { value: Express
   return [...partsOf(from, sign), ...partsOf(less, sign === 1 ? -1 : 1)];
 };
 
+/** Lays steps that keep what is seen and found beside those in which it is. */
+class Watching {
+  readonly sights: Sight[] = [];
+  readonly findings: Finding[] = [];
+  readonly outs: { words: string; kept: string }[] = [];
+  readonly written = new Map<string, string>();
+  again: string | undefined;
+  private readonly kinds: ReadonlyMap<string, Kind>;
+  private readonly named: ReadonlySet<number>;
+  private readonly taken: Set<string>;
+
+  constructor(
+    procedure: Procedure,
+    private readonly told: Values,
+  ) {
+    this.kinds = kindsOf(procedure);
+    this.named = cardsNamed(procedure);
+    this.taken = new Set([...namesIn(procedure.steps), ...Object.keys(procedure.givens ?? {})]);
+  }
+
+  /**
+   * Steps with what keeps their sights between them.
+   *
+   * @param at where they stand in what is made. @param from where they stand in the procedure.
+   * @param always whether they are done in every case. @param isOnce whether they are done once at most.
+   */
+  walk(steps: readonly Step[], at: Path, from: Path, always: boolean, isOnce: boolean): readonly Step[] {
+    const result: Step[] = [];
+    steps.forEach((step, index) => {
+      const path = [...from, index + 1];
+      const rows = this.watched(step, path, always, isOnce);
+      // Where the step itself stands now; what it holds is watched there.
+      const own = result.length + Math.max(0, rows.indexOf(step)) + 1;
+      rows.forEach((_, offset) =>
+        this.written.set(sayPath([...at, result.length + offset + 1]), sayPath(path)),
+      );
+      const inside = this.walkInside(step, [...at, own], path, isOnce && step.do !== 'repeat');
+      result.push(...rows.map((each) => (each === step ? inside : each)));
+    });
+    return result;
+  }
+
+  private walkInside(step: Step, at: Path, from: Path, isOnce: boolean): Step {
+    return insideOf(step).reduce((changed, branch, index) => {
+      if (branch.length === 0) return changed;
+      const which = index + 1;
+      return withBranch(changed, which, this.walk(branch, [...at, which], [...from, which], false, isOnce));
+    }, step);
+  }
+
+  private watched(step: Step, path: Path, always: boolean, isOnce: boolean): readonly Step[] {
+    if ('name' in step && givesKnown(step) && step.do !== 'work out') {
+      if (!isOnce) this.again ??= sayPath(path);
+      else return this.sightOf(step, always);
+    }
+    if (step.do === 'work out' && byOf(step) !== 'helper') return this.workingOf(step, isOnce);
+    // What is claimed to be known is told and not judged: the worlds that are run here are only some.
+    if (step.do === 'claim known') return this.claimOf(step);
+    if (step.do !== 'out') return [step];
+    const kept = this.fresh('ended in an out');
+    this.outs.push({ words: step.words, kept });
+    return [keep(kept, 1), step];
+  }
+
+  /** A name that the procedure has not. */
+  private fresh(words: string): string {
+    let name = words;
+    for (let number = 2; this.taken.has(name); number++) name = `${words} ${number}`;
+    this.taken.add(name);
+    return name;
+  }
+
+  private sightOf(step: Step & { readonly name: string }, always: boolean): readonly Step[] {
+    const kept = this.fresh(`seen ${step.name}`);
+    const name = `seen ${this.sights.length + 1} ${step.name}`.slice(0, LONGEST);
+    // What is seen under one name twice has two fields.
+    const before = this.sights.filter(({ of }) => of === step.name).length;
+    const label = titled(step.name) + (before === 0 ? '' : ` ${before + 1}`);
+    const kind = this.kinds.get(step.name) ?? 'number';
+    this.sights.push({
+      ...{ field: fieldOf(step, name, label, kind, always), of: step.name, kept },
+      isWay: step.do === 'choose one',
+    });
+    const value = this.told[name];
+    if (typeof value !== 'number') return [step, keep(kept, step.name)];
+    const any = this.seenAs(value, kind).map((each): Condition => ({
+      equal: [step.name, kind === 'card' ? { card: each === INDIFFERENT ? '-' : formatCard(each) } : each],
+    }));
+    return [step, { do: 'require', that: { any } }, keep(kept, step.name)];
+  }
+
+  /** What something that was seen may be in the procedure. */
+  private seenAs(value: number, kind: Kind): readonly number[] {
+    if (kind !== 'card' || value === INDIFFERENT) return [value];
+    // The two copies of a card look the same: either may have been seen.
+    const may = [firstOf(value), secondOf(value)];
+    // A card that the procedure does not name may be any of the indifferent ones.
+    return may.some((each) => this.named.has(each)) ? may : [...may, INDIFFERENT];
+  }
+
+  private workingOf(step: StepOf<'see' | 'work out'>, isOnce: boolean): readonly Step[] {
+    const kept = this.fresh(`found ${step.name}`);
+    const parts = isOnce ? termsOf(step.what) : [];
+    const terms =
+      parts.length < 2
+        ? []
+        : parts.map(({ value, sign }) => ({
+            ...{ sign, words: sayExpression(value), kept: this.fresh(`part of ${step.name}`) },
+          }));
+    this.findings.push({ words: step.name, kept, kind: this.kinds.get(step.name) ?? 'number', terms });
+    return [...terms.map((term, index) => keep(term.kept, parts[index].value)), step, keep(kept, step.name)];
+  }
+
+  private claimOf(step: StepOf<'claim known'>): readonly Step[] {
+    const kept = this.fresh('known');
+    const words = sayExpression(step.what);
+    this.findings.push({ words, kept, kind: kindOf(step.what, this.kinds) ?? 'number', terms: [] });
+    return [keep(kept, step.what)];
+  }
+}
+
+const keep = (name: string, what: Expression): Step => ({ do: 'work out', name, what });
+
 /**
  * Makes a procedure tell what it is to the performer.
  *
@@ -113,118 +235,8 @@ const partsOf = (value: Expression, sign: 1 | -1 = 1): readonly { value: Express
  * @param told what was seen, by field: only worlds in which it is so are gone on with.
  */
 export const watch = (procedure: Procedure, told: Values = {}): Watched => {
-  const kinds = kindsOf(procedure);
-  const named = cardsNamed(procedure);
-  const taken = new Set([...namesIn(procedure.steps), ...Object.keys(procedure.givens ?? {})]);
-  const sights: Sight[] = [];
-  const findings: Finding[] = [];
-  const outs: { words: string; kept: string }[] = [];
-  const written = new Map<string, string>();
-  let again: string | undefined;
-
-  /** A name that the procedure has not. */
-  const fresh = (words: string): string => {
-    let name = words;
-    for (let number = 2; taken.has(name); number++) name = `${words} ${number}`;
-    taken.add(name);
-    return name;
-  };
-  const keep = (name: string, what: Expression): Step => ({ do: 'work out', name, what });
-
-  const sightOf = (step: Step & { readonly name: string }, always: boolean): readonly Step[] => {
-    const kept = fresh(`seen ${step.name}`);
-    const name = `seen ${sights.length + 1} ${step.name}`.slice(0, LONGEST);
-    // What is seen under one name twice has two fields.
-    const before = sights.filter(({ of }) => of === step.name).length;
-    const label = titled(step.name) + (before === 0 ? '' : ` ${before + 1}`);
-    const kind = kinds.get(step.name) ?? 'number';
-    sights.push({
-      ...{ field: fieldOf(step, name, label, kind, always), of: step.name, kept },
-      isWay: step.do === 'choose one',
-    });
-    const value = told[name];
-    if (typeof value !== 'number') return [step, keep(kept, step.name)];
-    // The two copies of a card look the same: either may have been seen.
-    const may = kind !== 'card' || value === INDIFFERENT ? [value] : [firstOf(value), secondOf(value)];
-    // A card that the procedure does not name may be any of the indifferent ones.
-    const isOther = kind === 'card' && value !== INDIFFERENT && !may.some((each) => named.has(each));
-    if (isOther) may.push(INDIFFERENT);
-    const any = may.map((each): Condition => ({
-      equal: [step.name, kind === 'card' ? { card: each === INDIFFERENT ? '-' : formatCard(each) } : each],
-    }));
-    return [step, { do: 'require', that: { any } }, keep(kept, step.name)];
-  };
-
-  const workingOf = (step: StepOf<'see' | 'work out'>, isOnce: boolean): readonly Step[] => {
-    const kept = fresh(`found ${step.name}`);
-    const parts = isOnce ? termsOf(step.what) : [];
-    const terms =
-      parts.length < 2
-        ? []
-        : parts.map(({ value, sign }) => ({
-            ...{ sign, words: sayExpression(value), kept: fresh(`part of ${step.name}`) },
-          }));
-    findings.push({ words: step.name, kept, kind: kinds.get(step.name) ?? 'number', terms });
-    return [...terms.map((term, index) => keep(term.kept, parts[index].value)), step, keep(kept, step.name)];
-  };
-
-  const claimOf = (step: StepOf<'claim known'>): readonly Step[] => {
-    const kept = fresh('known');
-    const words = sayExpression(step.what);
-    findings.push({ words, kept, kind: kindOf(step.what, kinds) ?? 'number', terms: [] });
-    return [keep(kept, step.what)];
-  };
-
-  const watched = (step: Step, path: Path, always: boolean, isOnce: boolean): readonly Step[] => {
-    if ('name' in step && givesKnown(step) && step.do !== 'work out') {
-      if (!isOnce) again ??= sayPath(path);
-      else return sightOf(step, always);
-    }
-    if (step.do === 'work out' && byOf(step) !== 'helper') return workingOf(step, isOnce);
-    // What is claimed to be known is told and not judged: the worlds that are run here are only some.
-    if (step.do === 'claim known') return claimOf(step);
-    if (step.do !== 'out') return [step];
-    const kept = fresh('ended in an out');
-    outs.push({ words: step.words, kept });
-    return [keep(kept, 1), step];
-  };
-
-  const walk = (
-    steps: readonly Step[],
-    at: Path,
-    from: Path,
-    always: boolean,
-    isOnce: boolean,
-  ): readonly Step[] => {
-    const result: Step[] = [];
-    steps.forEach((step, index) => {
-      const path = [...from, index + 1];
-      const rows = watched(step, path, always, isOnce);
-      // Where the step itself stands now; what it holds is watched there.
-      const own = result.length + Math.max(0, rows.indexOf(step)) + 1;
-      rows.forEach((_, offset) => written.set(sayPath([...at, result.length + offset + 1]), sayPath(path)));
-      const inside = insideOf(step).reduce(
-        (changed, branch, which) =>
-          branch.length === 0
-            ? changed
-            : withBranch(
-                changed,
-                which + 1,
-                walk(
-                  branch,
-                  [...at, own, which + 1],
-                  [...path, which + 1],
-                  false,
-                  isOnce && step.do !== 'repeat',
-                ),
-              ),
-        step,
-      );
-      result.push(...rows.map((each) => (each === step ? inside : each)));
-    });
-    return result;
-  };
-
-  const steps = walk(procedure.steps, [], [], true, true);
+  const watching = new Watching(procedure, told);
+  const steps = watching.walk(procedure.steps, [], [], true, true);
+  const { sights, findings, outs, written, again } = watching;
   return { procedure: { ...procedure, steps }, sights, findings, outs, written, again };
 };

@@ -7,7 +7,6 @@ export interface Range {
   readonly to: number;
 }
 
-/** Ranges in which no case fails, and how many cases they leave. */
 export interface Widest {
   readonly ranges: readonly Range[];
   readonly cases: number;

@@ -1,6 +1,7 @@
 import { parseCard, formatCard } from '../deck/notation';
-import { Form, FORMS, formOf, Kind, Slot } from '../procedure/forms';
+import { Form, Kind, Slot } from '../procedure/forms';
 import { Condition, Expression } from '../procedure/procedure';
+import { BEGINNINGS, COMPARED, Phrase, PHRASES, Piece } from './phrases';
 
 /** What may be named in an expression. */
 export interface Names {
@@ -19,61 +20,6 @@ export type ReadWords =
 
 /** Words that are not understood, as they stand in a step until they are: no procedure with them is right. */
 export const notRead = (text: string): Readonly<Record<string, unknown>> => ({ words: text });
-
-/** A piece of a form's words: words as they stand, or a field. */
-type Piece = string | { readonly field: string; readonly slot: Slot; readonly between: string | undefined };
-
-/** The words of a form that begins with words of its own. */
-interface Phrase {
-  readonly form: Form;
-  readonly pieces: readonly Piece[];
-}
-
-const piecesOf = (says: string, form: Form): readonly Piece[] =>
-  says
-    .split(/(\{[^}]+\})/)
-    .filter((piece) => piece !== '')
-    .map((piece): Piece => {
-      const found = /^\{([^}|]+)(?:\|([^}]*))?\}$/.exec(piece);
-      if (!found) return piece;
-      const [, field] = found;
-      return { field, slot: form.fields[field], between: found.at(2) };
-    });
-
-/** Other words for the same, beside those in which a form is said. */
-const ALSO: readonly (readonly [field: string, says: string])[] = [
-  ['top of', 'the top of {top of}'],
-  ['face of', 'the face of {face of}'],
-  ['size of', 'how many cards are in {size of}'],
-  ['size of', 'how many are in {size of}'],
-  ['face up in', 'how many face up in {face up in}'],
-];
-
-const PHRASES: readonly Phrase[] = [
-  ...FORMS.filter(({ says }) => !says.startsWith('{')).map((form) => [form, form.says] as const),
-  ...ALSO.flatMap(([field, says]) => {
-    const form = formOf({ [field]: 0 });
-    return form ? [[form, says] as const] : [];
-  }),
-].map(([form, says]) => ({ form, pieces: piecesOf(says.replace(/^the /, ''), form) }));
-
-/** How the words of forms begin, with and without `the`. */
-const BEGINNINGS: readonly string[] = PHRASES.flatMap(({ pieces: [words] }) =>
-  typeof words === 'string' ? [words.toLowerCase(), `the ${words.toLowerCase()}`] : [],
-);
-
-/** How two things are compared. The longer words come first. */
-const COMPARED: readonly (readonly [
-  words: readonly string[],
-  make: (a: unknown, b: unknown) => Condition,
-])[] = [
-  [['is not', '≠', '!='], (a, b) => ({ not: { equal: [a, b] } })],
-  [['is at most', '≤', '<='], (a, b) => ({ 'at most': [a, b] })],
-  [['is at least', '≥', '>='], (a, b) => ({ 'at most': [b, a] })],
-  [['is under', 'is less than', '<'], (a, b) => ({ less: [a, b] })],
-  [['is over', 'is more than', '>'], (a, b) => ({ less: [b, a] })],
-  [['is', '='], (a, b) => ({ equal: [a, b] })],
-];
 
 /** Most completions that are offered. */
 const MOST_OFFERED = 12;
@@ -187,7 +133,6 @@ class Words {
     return offered.has(name) && (kind === undefined || this.wants === undefined || kind === this.wants);
   }
 
-  /** Whether a form gives what is wanted. */
   private fits({ gives }: Form): boolean {
     return gives === 'condition' || this.wants === undefined || gives === this.wants;
   }
@@ -353,7 +298,6 @@ class Words {
     return { card: formatCard(card) };
   }
 
-  /** Words of a form that gives a value or a condition. */
   private phrase(gives: 'value' | 'condition'): unknown {
     const begins = this.at;
     for (const the of [true, false]) {

@@ -40,7 +40,6 @@ export interface WeaveDiagnosis {
   readonly look: number | undefined;
 }
 
-/** So many explanations are given at most. */
 export const MOST_EXPLANATIONS = 20;
 
 /** A pack that is to be woven is cut within so many cards of its middle. */
@@ -195,7 +194,6 @@ interface OnTheWay {
   readonly upper: number;
   readonly last: number;
   readonly used: number;
-  /** In how many ways one comes there. */
   readonly ways: number;
 }
 
@@ -238,7 +236,6 @@ const bestLook = (packs: readonly CutPack[], faults: number, size: number): numb
 /** Explanations with up to so many faults are counted first: mostly there are enough of them. */
 const FEW_FAULTS = [2, 8] as const;
 
-/** The first explanations, the fewest faults first, then those of the cut nearest to the middle. */
 const firstOf = (packs: readonly CutPack[], levels: readonly number[]): readonly WeaveExplanation[] => {
   const found: WeaveExplanation[] = [];
   for (const faults of levels)
@@ -295,5 +292,4 @@ export const weaveDiagnosis = ({ before, intended, seen }: DoubtfulWeave): Weave
 export const diagnoseWeave = (weave: DoubtfulWeave): readonly WeaveExplanation[] =>
   weaveDiagnosis(weave).explanations;
 
-/** The diagnosis as a job. */
 export const DIAGNOSIS: JobRule<DoubtfulWeave, never, WeaveDiagnosis> = oneStep(weaveDiagnosis);

@@ -15,7 +15,6 @@ const NUMBERS = [
   'ten',
 ] as const;
 
-/** Places that follow each other, as their first and last. */
 const runsOf = (places: readonly number[]): readonly (readonly [first: number, last: number])[] => {
   const runs: [number, number][] = [];
   for (const place of places) {

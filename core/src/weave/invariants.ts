@@ -26,7 +26,6 @@ export const invariants = (order: Order): readonly Invariant[] => {
   );
 };
 
-/** The same as a job. */
 export const INVARIANTS: JobRule<{ readonly order: Order }, never, readonly Invariant[]> = oneStep(
   ({ order }) => invariants(order),
 );

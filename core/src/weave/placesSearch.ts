@@ -9,7 +9,6 @@ const MOST_MEETINGS = 200;
 
 const known = new Map<number, readonly [SizeTables, SizeTables]>();
 
-/** The tables of a size, made once. */
 const tablesFor = (size: number): readonly [forth: SizeTables, back: SizeTables] => {
   const tables = known.get(size) ?? endTables(KINDS.map((kind) => Uint8Array.from(wovenIndices(size, kind))));
   known.set(size, tables);

@@ -104,7 +104,6 @@ export const planPlaces = (wish: PlacesWish): Move[] | undefined => {
   return first && [...first];
 };
 
-/** The search as a job. */
 export const PLACES: JobRule<PlacesWish, number, PlacesPlan> = {
   start: (wish) => searchPlaces(wish),
 };

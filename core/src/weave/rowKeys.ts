@@ -38,7 +38,6 @@ const moveOf = (keys: string, size: number): Move | undefined => {
 /** Whether a weave of the row's end is still open to a number. */
 const isWeave = (open: string): boolean => /^[io]/.test(open);
 
-/** The move that the open keys stand for as they are. */
 export const openMove = ({ open }: TypedRow, size: number): Move | undefined =>
   isWeave(open) ? undefined : moveOf(open, size);
 

@@ -11,12 +11,9 @@ import { WordSearch } from './wordSearch';
 
 /** What a row is to end in. */
 export type RowGoal =
-  /** An order, or any turn of it. */
   | { readonly kind: 'order'; readonly to: Order; readonly turned?: true }
-  /** Cards of one colour, or of one suit, lie together. */
   | { readonly kind: 'colours' }
   | { readonly kind: 'suits' }
-  /** Each card lies beside its mate. */
   | { readonly kind: 'mates' }
   /** These cards lie together, in whatever order. */
   | { readonly kind: 'together'; readonly cards: readonly Card[] };
@@ -32,7 +29,6 @@ export interface RowWish {
   readonly longest: number;
 }
 
-/** What a search for a row ends with. */
 export interface RowFound {
   /** A shortest row, or undefined where there is none with so few moves. */
   readonly row: readonly Move[] | undefined;
@@ -202,5 +198,4 @@ export const findRow = (wish: RowWish): RowFound => finish(searchRow(wish));
 export const findRoute = (from: Order, to: Order, longest = 5): readonly Move[] | undefined =>
   findRow({ from, goal: { kind: 'order', to }, kinds: ALL_KINDS, cuts: 'free', longest }).row;
 
-/** The search as a job. */
 export const ROW: JobRule<RowWish, RowProgress, RowFound> = { start: searchRow };

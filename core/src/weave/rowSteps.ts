@@ -72,7 +72,6 @@ export const turnedSteps = (kinds: RowKinds, size: number): readonly RowStep[] =
     }),
   );
 
-/** Lays a pack out as a step has it. */
 export const lay = (after: Uint8Array, before: Uint8Array, source: Uint8Array): void => {
   for (let index = 0; index < after.length; index++) after[index] = before[source[index]];
 };

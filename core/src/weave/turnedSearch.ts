@@ -4,7 +4,6 @@ import { inverseSources, lay, RowStep } from './rowSteps';
 
 const { imul } = Math;
 
-/** How far a search for a row has come. */
 export interface RowProgress {
   /** How many moves the rows have that are looked through now. */
   readonly moves: number;

@@ -1,4 +1,3 @@
-/** A weave that was done, as the log has it. */
 export interface LoggedWeave {
   readonly size: number;
   readonly faults: number;
@@ -14,7 +13,6 @@ export interface SlipBin {
   readonly slips: number;
 }
 
-/** What a log says. */
 export interface WeaveRecord {
   readonly weaves: number;
   readonly clean: number;

@@ -74,7 +74,6 @@ export class WordSearch {
   private forthFrom = 0;
   private backFrom = 0;
   private depth = 0;
-  /** How many words were looked at. */
   looked = 0;
 
   /** @param free whether a word stands for all its turns. @param goals every word that is wanted. */
@@ -196,7 +195,6 @@ export class WordSearch {
     return { steps: way, last: last ?? 0 };
   }
 
-  /** From which index on a word is laid out so that a step makes it the next one. */
   private turnTo(word: Uint8Array, step: number, next: Uint8Array): number {
     if (!this.free) return 0;
     const after = new Uint8Array(word.length);

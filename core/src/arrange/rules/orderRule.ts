@@ -62,7 +62,6 @@ export const refuse = (what: string, remedy: string): Outcome<never> => ({
 export const isEachOnce = (items: readonly number[], count: number): boolean =>
   items.length === count && new Set(items).size === count;
 
-/** Four suits in the order in which they go round. */
 export const FOUR_SUITS = eachOnce(listOf(whole(0, 3), 4, 4));
 
 export const SUITS_FIELD: RuleField = { name: 'suits', label: 'Suits in turn', start: 'D S H C' };

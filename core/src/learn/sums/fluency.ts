@@ -7,7 +7,6 @@ export const WANTED_TIME = 4000;
 /** So many sums shall come right within the wanted time: hard enough to learn by, easy enough to go on. */
 export const TARGET = 0.85;
 
-/** An answer to a sum, as fluency is told by it. */
 export interface SumAnswer {
   readonly level: Level;
   readonly right: boolean;

@@ -47,7 +47,6 @@ export const SUM_KINDS: readonly SumKind[] = [
 
 export const sumKind = (name: string): SumKind | undefined => SUM_KINDS.find((kind) => kind.name === name);
 
-/** The kinds that can be asked of a pack. */
 export const kindsFor = (pack: SumPack): readonly SumKind[] =>
   SUM_KINDS.filter((kind) => kind.ranges(pack) !== undefined);
 

@@ -24,7 +24,6 @@ export interface Sum {
   /** What is given beside it: `K♥ at the face`. */
   readonly given?: string;
   readonly truth: Said;
-  /** How it is done. */
   readonly lines: readonly SumLine[];
 }
 
@@ -52,7 +51,6 @@ export interface SumKind {
 export type Level = 0 | 1 | 2 | 3;
 export const LEVELS: readonly Level[] = [0, 1, 2, 3];
 
-/** Whether adding an amount to a total crosses a ten. */
 const crossesTen = (total: number, amount: number): boolean => {
   const ones = mod(total, 10) + (amount < 0 ? -mod(-amount, 10) : mod(amount, 10));
   return ones < 0 || ones > 9;

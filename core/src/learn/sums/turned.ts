@@ -28,7 +28,6 @@ export const withRanges =
   (pack: SumPack): readonly Range[] | undefined =>
     pack.home.length < 3 ? undefined : ranges.map((range) => range(pack));
 
-/** What the last line of a sum says. */
 export const reached = (lines: readonly SumLine[]): number => lines[lines.length - 1].amount;
 
 export const PLACE_AFTER_CUT: SumKind = {

@@ -16,7 +16,6 @@ const habit = (values: Values): { readonly favourite: number; readonly other: nu
   return { favourite: often / favourites, other: (1 - often) / (size - favourites) };
 };
 
-/** One card as somebody names it. */
 const named = (values: Values, rng: Rng): number => {
   const [size, favourites] = [num(values, 'size'), num(values, 'favourites')];
   return rng() < num(values, 'often') / 100

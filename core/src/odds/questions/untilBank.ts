@@ -45,7 +45,6 @@ export const shownAfter = (
 const shownOf = (values: Values, most: number): number[] =>
   shownAfter(cutsOf(values), num(values, 'bank'), num(values, 'from'), most);
 
-/** How many cuts it takes for a chance. */
 const cutsFor = (shown: readonly number[], wanted: number): string => {
   const cuts = shown.findIndex((chance) => chance >= wanted - 1e-12);
   return cuts < 0 ? `more than ${MOST_CUTS} cuts` : cuts === 1 ? '1 cut' : `${cuts} cuts`;

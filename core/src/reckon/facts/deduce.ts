@@ -132,7 +132,6 @@ interface Gathered {
   readonly lies: Uint32Array;
   readonly sizes: Uint32Array;
   readonly out: Uint32Array;
-  /** The first states, up to MOST_LISTED. */
   readonly first: readonly State[];
   /** For each unknown: how often each value came up. */
   readonly values: readonly { readonly index: number; readonly counts: Uint32Array }[];

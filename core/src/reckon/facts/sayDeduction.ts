@@ -126,7 +126,6 @@ export const reckonFacts = (now: Order, facts: readonly Fact[], deduction: Deduc
   };
 };
 
-/** The cards that a fact names. */
 const seenCards = (fact: Fact): readonly Card[] => {
   switch (fact.kind) {
     case 'seen':

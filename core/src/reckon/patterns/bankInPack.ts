@@ -30,6 +30,5 @@ export const bankInPack = (now: Order, { cards }: Bank): BankInPack | undefined 
   return { cards: inTurn, from, wraps: from + places.length - 1 > now.length };
 };
 
-/** The places of a bank as it lies, in the order of its cards. */
 export const bankPlaces = ({ cards, from }: BankInPack, size: number): number[] =>
   cards.map((_, index) => mod(from - 1 + index, size) + 1);

@@ -21,7 +21,6 @@ export const byFives = (count: number): string => {
 const ascending = ({ cards: bank }: BankInPack): boolean =>
   bank.every((card, index) => index === 0 || (rankOf(card) ?? 0) > (rankOf(bank[index - 1]) ?? 0));
 
-/** Which sizes of a packet end on a card of the bank. */
 export interface PacketSizes {
   readonly from: number;
   readonly to: number;

@@ -7,7 +7,6 @@ import { Reckoned, reckoned, unreckoned } from '../reckoning';
 import { num, setupField } from '../../form/fields';
 import { Pattern } from './pattern';
 
-/** The sum of a number's decimal digits. */
 export const digitSum = (count: number): number =>
   [...String(count)].reduce((sum, digit) => sum + Number(digit), 0);
 

@@ -88,13 +88,11 @@ export interface KeyCardHits {
   readonly hits: readonly number[];
 }
 
-/** What is tried of a key card. */
 export interface KeyCardTry {
   readonly now: Order;
   readonly bank: readonly Card[];
   readonly key: Card;
   readonly side: Side;
-  /** Up to how many riffles. */
   readonly riffles: number;
   /** Set where cards are still to be dealt: their card is the one on top then. Else it is the next to the key now. */
   readonly deal?: DealtStop;

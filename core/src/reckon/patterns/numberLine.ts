@@ -35,7 +35,6 @@ export interface LineStop {
 export interface NumberLine {
   /** Where the card lies, 1 to N. */
   readonly place: number;
-  /** The last number of the line. */
   readonly end: number;
   /** From which number on the helper is invited to say stop. */
   readonly invite: number;
@@ -45,7 +44,6 @@ export interface NumberLine {
   readonly stops: readonly LineStop[];
 }
 
-/** What a number line is set up with. */
 export interface LineSetup {
   /** How far up the row of calls begins, and how far the line goes: 1 or more. */
   readonly lead: number;

@@ -4,7 +4,6 @@ import { Form, Values } from '../../form/field';
 import { Estimate } from '../../odds/interval';
 import { Reckoned } from '../reckoning';
 
-/** The pack that a pattern is asked of. */
 export interface PatternPack {
   readonly home: Order;
   readonly now: Order;
@@ -34,7 +33,6 @@ export const bankOf = ({ bank }: PatternPack): Bank => bank ?? { cards: [], plac
 
 /** The card at a part of the pack from the top (0) to the face (1): one for an example. */
 export const cardAtPart = (now: Order, part: number): number => now[Math.round((now.length - 1) * part)];
-/** A card of the bank, for an example. */
 export const ofBank = (pack: PatternPack): number => {
   const { cards } = bankOf(pack);
   return cards[Math.floor(cards.length / 2)];

@@ -37,7 +37,6 @@ export const twoCards = (now: Order, card: Card, mine: number, theirs: number): 
   return { place, count, claim, claimAt: placeOf(now, claim) ?? 0 };
 };
 
-/** The same, said. */
 export const reckonTwoCards = (now: Order, card: Card, mine: number, theirs: number): Reckoned => {
   const size = now.length;
   if (!now.includes(card)) return unreckoned(`${showCard(card)} is not in this pack.`, 'Name another card.');

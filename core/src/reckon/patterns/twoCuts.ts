@@ -18,7 +18,6 @@ export interface Prediction {
   readonly markEvery: number;
 }
 
-/** How to come to the card that bears a number. */
 export interface PushOff {
   /** How many cards are pushed off so that it is the next one. */
   readonly count: number;
@@ -108,7 +107,6 @@ export const twoCuts = (now: Order, firstSeen: Card, secondSeen: Card): TwoCuts 
   return { first, second, difference: second - first };
 };
 
-/** The difference of two cuts, as a sum. */
 export const differenceSum = (
   { first, second, difference }: TwoCuts,
   firstSeen: Card,

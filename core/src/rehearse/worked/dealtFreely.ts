@@ -5,7 +5,6 @@ import type { Worked } from './worked';
 const HEAPS = ['left', 'right'];
 const CARDS = 14;
 
-/** Which heap it is, as a number. */
 const onto = (heap: string, index: number): { readonly words: string; readonly steps: readonly Step[] } => ({
   words: `Onto the ${heap} heap.`,
   steps: [

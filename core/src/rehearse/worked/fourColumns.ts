@@ -4,7 +4,6 @@ import type { Worked } from './worked';
 const COLUMNS = ['first', 'second', 'third', 'fourth'];
 const SUITS = ['C', 'H', 'S', 'D'];
 
-/** Two neighbours change places. */
 const changePlaces = (one: string, other: string): readonly Step[] => [
   { do: 'put', packet: one, where: 'on', other: 'aside', by: 'helper' },
   { do: 'put', packet: other, where: 'on', other: one, by: 'helper' },

@@ -30,7 +30,6 @@ const compare: readonly Step[] = [
   { do: 'see', what: 'at', name: 'stopped at' },
 ];
 
-/** The card that is missing is the mate of the one opposite the gap. */
 const named = (half: string): readonly Step[] => [
   { do: 'see', what: { 'card at': 'stopped at', of: half }, name: 'opposite' },
   { do: 'work out', name: 'named', what: { 'mate of': 'opposite' } },

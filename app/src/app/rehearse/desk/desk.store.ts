@@ -33,7 +33,8 @@ import {
 import { narrow } from '@enumeron/core/file/rehearse/narrow';
 import { namesBefore } from '@enumeron/core/file/rehearse/palette';
 import type { Range } from '@enumeron/core/file/rehearse/widestRange';
-import { countSteps, MOST_STEPS, readProcedure } from '@enumeron/core/file/rehearse/readProcedure';
+import { readProcedure } from '@enumeron/core/file/rehearse/readProcedure';
+import { countSteps, MOST_STEPS } from '@enumeron/core/file/rehearse/writtenParts';
 import { renameAt } from '@enumeron/core/file/rehearse/rename';
 import { Names } from '@enumeron/core/file/rehearse/words';
 import { concat, EMPTY, map, of, switchMap, timer } from 'rxjs';
