@@ -13,6 +13,8 @@ export interface Rendered<C> {
   /** The button whose text or label holds these words. */
   button(words: string): HTMLButtonElement;
   click(words: string): Promise<void>;
+  /** Opens what is folded: a `details` element. */
+  unfold(selector: string): Promise<void>;
   /** Types a whole text into a field, as one input. */
   type(selector: string, text: string): Promise<void>;
   set(input: string, value: unknown): Promise<void>;
@@ -48,6 +50,12 @@ export const render = async <C>(
     button,
     click: async (words) => {
       button(words).click();
+      await fixture.whenStable();
+    },
+    unfold: async (selector) => {
+      const details = find(selector) as HTMLDetailsElement;
+      details.open = true;
+      details.dispatchEvent(new Event('toggle'));
       await fixture.whenStable();
     },
     type: async (selector, text) => {

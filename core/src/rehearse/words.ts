@@ -21,7 +21,6 @@ export type ReadWords =
 /** Words that are not understood, as they stand in a step until they are: no procedure with them is right. */
 export const notRead = (text: string): Readonly<Record<string, unknown>> => ({ words: text });
 
-/** Most completions that are offered. */
 const MOST_OFFERED = 12;
 
 /** What a text may go on to be, noted where it was looked for. */

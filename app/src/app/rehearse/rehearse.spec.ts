@@ -409,10 +409,7 @@ test('likelihoods, who does it and what is said are written beside the sentence'
 
 test('the set-up: a packet in words, an order of mine, a number, and what is no card is told and changes nothing', async () => {
   const page = await open({ name: 'A', packets: { pack: ['AC'] }, givens: { bank: 2 }, steps: [] });
-  const details = page.find('en-set-up details') as HTMLDetailsElement;
-  details.open = true;
-  details.dispatchEvent(new Event('toggle'));
-  await page.fixture.whenStable();
+  await page.unfold('en-set-up details');
   await page.type('.cards textarea', 'bank indifferent\n7D 11H');
   expect(page.text()).toContain('“11H” is no card.');
   expect(kept(page.id).packets).toEqual({ pack: ['AC'] });

@@ -1,16 +1,19 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
-import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { MatSlideToggle } from '@angular/material/slide-toggle';
 import { Tolerance } from '@enumeron/core/reckon';
 import { SettingsStore } from '../nouns/settings/settings.store';
 import { DamagedSection } from './damaged-section';
 import { DataSection } from './data-section';
 import { EraseSection } from './erase-section';
+import { THEMES } from '../nouns/settings/settings.kind';
+import { Choice } from '../ui/choice';
+
+type Theme = (typeof THEMES)[number];
 
 /** How Enumeron looks and acts, and what it keeps: backup, restore, sample orders, erase. */
 @Component({
   selector: 'en-settings-room',
-  imports: [DamagedSection, DataSection, EraseSection, MatButtonToggle, MatButtonToggleGroup, MatSlideToggle],
+  imports: [Choice, DamagedSection, DataSection, EraseSection, MatSlideToggle],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './settings-room.html',
   styleUrl: './settings-room.scss',
@@ -19,6 +22,9 @@ export class SettingsRoom {
   private readonly store = inject(SettingsStore);
 
   protected readonly settings = this.store.settings;
+  protected readonly themes = THEMES;
+  protected readonly themeWords = (theme: Theme): string =>
+    ({ system: 'As the system', paper: 'Paper', wings: 'Wings' })[theme];
   protected readonly tolerance = this.store.tolerance;
   protected readonly counts = Array.from({ length: 13 }, (_, index) => index);
   protected readonly handlings = [

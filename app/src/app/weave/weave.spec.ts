@@ -202,6 +202,7 @@ describe('the row', () => {
     await page.click('Add');
     expect(store.names()).toEqual(['out 16', 'weave 10 in']);
     await page.click('Draw one move large');
+    await page.unfold('en-weave-drawing details');
     expect(page.all('en-weave-drawing table tbody tr')).toHaveLength(52);
   });
 
@@ -260,6 +261,7 @@ describe('cards to places', () => {
     expect(page.text()).toContain('shown in the row');
     const drawn = (): string => page.find('en-path-chart svg').getAttribute('aria-label') ?? '';
     await until(() => (TestBed.tick(), drawn().includes('queen of clubs goes from 5 to 41')));
+    await page.unfold('en-path-chart details');
     expect(page.all('en-path-chart tbody tr')).toHaveLength(2);
     // Wanted and where it is wanted are marked on the rail, on the copy.
     expect(TestBed.inject(RailPreview).preview()?.marks?.get(41)).toEqual(['wanted', 'number']);

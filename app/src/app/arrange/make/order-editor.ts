@@ -12,7 +12,6 @@ import {
   viewChild,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { MatFormField, MatHint, MatLabel } from '@angular/material/form-field';
 import { MatIcon } from '@angular/material/icon';
 import { MatInput } from '@angular/material/input';
@@ -44,6 +43,7 @@ import { NewTabs } from './new-tabs';
 import { OrderDesk } from './order-desk';
 import { MissingPart } from '../../ui/missing-part';
 import { titled } from '../../ui/titled';
+import { Choice } from '../../ui/choice';
 
 /** The largest file that is read as an order. */
 const FILE_LIMIT = 1_000_000;
@@ -72,11 +72,10 @@ const gathered = (problems: readonly OrderProblem[]): readonly Shown[] => {
 @Component({
   selector: 'en-order-editor',
   imports: [
+    Choice,
     MissingPart,
     CardText,
     MatButton,
-    MatButtonToggle,
-    MatButtonToggleGroup,
     MatFormField,
     MatHint,
     MatIcon,
@@ -116,6 +115,7 @@ export class OrderEditor {
 
   /** Whether the cards are laid one by one on the sheet below the text. */
   protected readonly desk = signal(false);
+  protected readonly deskWords = (desk: boolean): string => (desk ? 'Lay it card by card' : 'As read');
   protected readonly entries = computed<readonly Entry[]>(() =>
     this.text().length > TEXT_LIMIT ? [] : readEntries(this.text()),
   );

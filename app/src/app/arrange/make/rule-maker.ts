@@ -1,6 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, signal, WritableSignal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { MatFormField, MatHint, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
 import { headRecipe, ORDER_RULES, orderByRule, Origin, Rule, RuleField } from '@enumeron/core/arrange';
@@ -12,6 +11,7 @@ import { HeadRecipeView } from '../order/head-recipe';
 import { LeftDrafts } from '../../ui/left-drafts';
 import { NewTabs } from './new-tabs';
 import { SaveOrder } from '../../nouns/orders/save-order';
+import { Choice } from '../../ui/choice';
 
 type Kind = Rule['kind'];
 
@@ -24,10 +24,9 @@ const FIELDS: readonly RuleField[] = KINDS.flatMap((kind) => ORDER_RULES[kind].f
 @Component({
   selector: 'en-rule-maker',
   imports: [
+    Choice,
     HeadRecipeView,
     MatButton,
-    MatButtonToggle,
-    MatButtonToggleGroup,
     MatFormField,
     MatHint,
     MatInput,
@@ -42,7 +41,8 @@ const FIELDS: readonly RuleField[] = KINDS.flatMap((kind) => ORDER_RULES[kind].f
   styleUrl: './rule-maker.scss',
 })
 export class RuleMaker {
-  protected readonly kinds = KINDS.map((kind) => ({ kind, name: ORDER_RULES[kind].name }));
+  protected readonly kinds = KINDS;
+  protected readonly kindWords = (kind: Kind): string => ORDER_RULES[kind].name;
   protected readonly kind = signal<Kind>(KINDS[0]);
   protected readonly chosen = computed(() => ORDER_RULES[this.kind()]);
   /** What is written, by the given's name. */

@@ -1,17 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { checkPack, expectedNext } from '@enumeron/core/arrange';
 import { Card, numberOrder, showCard } from '@enumeron/core/deck';
 import { CardText } from '../../ui/card-text';
 import { NextCard } from '../../ui/next-card';
 import { OrderSheet } from '../../ui/order-sheet';
 import { GlimpseCheck } from './glimpse-check';
+import { Choice } from '../../ui/choice';
 
 /** The pack as it is, told card by card from the top, against the order that it should be in. */
 @Component({
   selector: 'en-pack-check',
-  imports: [CardText, GlimpseCheck, MatButton, MatButtonToggle, MatButtonToggleGroup, NextCard, OrderSheet],
+  imports: [Choice, CardText, GlimpseCheck, MatButton, NextCard, OrderSheet],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './pack-check.html',
   styleUrl: './pack-check.scss',
@@ -19,6 +19,8 @@ import { GlimpseCheck } from './glimpse-check';
 export class PackCheck {
   readonly order = input.required<readonly Card[]>();
 
+  protected readonly checkWords = (byGlimpses: boolean): string =>
+    byGlimpses ? 'A few glimpses' : 'Card by card';
   protected readonly byGlimpses = signal(false);
   protected readonly told = linkedSignal<readonly Card[], readonly Card[]>({
     source: this.order,

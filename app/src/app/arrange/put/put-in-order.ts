@@ -1,6 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { freedomFor } from '@enumeron/core/arrange';
 import { Card } from '@enumeron/core/deck';
 import { Undoing } from '../../storage/undoing';
@@ -10,26 +9,26 @@ import { Notices } from '../../platform/notices';
 import { FactoryGuide } from './factory-guide';
 import { FreeGuide } from './free-guide';
 import { SortingGuide } from './sorting-guide';
+import { Choice } from '../../ui/choice';
 
-type From = 'as the cards come' | 'shuffled' | 'new';
+const BEGINNINGS = {
+  'as the cards come': 'Shuffled, as the cards come',
+  shuffled: 'Shuffled, into heaps',
+  new: 'New, or sorted by suit',
+} as const;
+type From = keyof typeof BEGINNINGS;
 
 /** How to put a real pack into an order, from whatever it is in now. */
 @Component({
   selector: 'en-put-in-order',
-  imports: [FactoryGuide, FreeGuide, MatButton, MatButtonToggle, MatButtonToggleGroup, SortingGuide],
+  imports: [Choice, FactoryGuide, FreeGuide, MatButton, SortingGuide],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<mat-button-toggle-group
-      hideSingleSelectionIndicator
-      aria-label="The pack as it is now"
-      [value]="from()"
-      (change)="from.set($event.value)"
-    >
-      @if (freedom()) {
-        <mat-button-toggle value="as the cards come">Shuffled, as the cards come</mat-button-toggle>
-      }
-      <mat-button-toggle value="shuffled">Shuffled, into heaps</mat-button-toggle>
-      <mat-button-toggle value="new">New, or sorted by suit</mat-button-toggle>
-    </mat-button-toggle-group>
+  template: `<en-choice
+      name="The pack as it is now"
+      [options]="beginnings()"
+      [says]="beginningWords"
+      [(value)]="from"
+    />
     @switch (from()) {
       @case ('shuffled') {
         <en-sorting-guide [order]="order().cards" />
@@ -50,8 +49,7 @@ type From = 'as the cards come' | 'shuffled' | 'new';
       </p>
     }`,
   styles: `
-    mat-button-toggle-group {
-      flex-wrap: wrap;
+    en-choice {
       margin-bottom: 0.9rem;
     }
     .last {
@@ -66,6 +64,12 @@ export class PutInOrder {
   readonly order = input.required<OrderRow>();
 
   protected readonly freedom = computed(() => freedomFor(this.order().origin, this.order().cards));
+  protected readonly beginnings = computed(() =>
+    (Object.keys(BEGINNINGS) as From[]).filter(
+      (each) => each !== 'as the cards come' || this.freedom() !== undefined,
+    ),
+  );
+  protected readonly beginningWords = (from: From): string => BEGINNINGS[from];
   protected readonly from = linkedSignal<From>(() => (this.freedom() ? 'as the cards come' : 'shuffled'));
 
   /** Tells the screen that the pack in the hand lies so. */

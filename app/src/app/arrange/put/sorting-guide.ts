@@ -1,20 +1,21 @@
 import { CountPipe } from '../../ui/count-pipe';
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { sortingHeap, sortingPlan, sortingRows, sortingStart } from '@enumeron/core/arrange';
 import { Card } from '@enumeron/core/deck';
 import { cards } from '@enumeron/core/moves';
 import { CardFace } from '../../ui/card-face';
 import { NextCard } from '../../ui/next-card';
 import { HeapView } from './heap-view';
+import { countOf } from '@enumeron/core/deck';
+import { Choice } from '../../ui/choice';
 
 const HEAPS = [4, 7, 8, 13] as const;
 
 /** How to put a shuffled pack into an order by dealing it into heaps, card by card. */
 @Component({
   selector: 'en-sorting-guide',
-  imports: [CountPipe, CardFace, HeapView, MatButton, MatButtonToggle, MatButtonToggleGroup, NextCard],
+  imports: [Choice, CountPipe, CardFace, HeapView, MatButton, NextCard],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './sorting-guide.html',
   styleUrl: './sorting-guide.scss',
@@ -23,7 +24,11 @@ const HEAPS = [4, 7, 8, 13] as const;
 export class SortingGuide {
   readonly order = input.required<readonly Card[]>();
 
-  protected readonly plans = computed(() => HEAPS.map((heaps) => sortingPlan(this.order().length, heaps)));
+  protected readonly heapCounts: readonly number[] = HEAPS;
+  protected readonly heapWords = (heaps: number): string => {
+    const { passes, handled } = sortingPlan(this.order().length, heaps);
+    return `${heaps.toString()} · ${countOf(passes, 'time')}, ${handled.toString()}`;
+  };
   protected readonly heaps = signal<number>(8);
   protected readonly plan = computed(() => sortingPlan(this.order().length, this.heaps()));
   protected readonly pass = linkedSignal({ source: this.heaps, computation: () => 1 });

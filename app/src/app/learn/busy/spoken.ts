@@ -21,6 +21,7 @@ import { StayOn } from '../drill/stay-on';
 import { LearnStore } from '../../nouns/learning/learn.store';
 import { Listening } from './listening';
 import { Voice } from './voice';
+import { Choice } from '../../ui/choice';
 
 /** Between two questions, in milliseconds. */
 const BETWEEN = 1200;
@@ -28,7 +29,7 @@ const BETWEEN = 1200;
 /** Questions are spoken, then after a pause their answers; without a voice of this device they stand there large. */
 @Component({
   selector: 'en-spoken',
-  imports: [CardText],
+  imports: [Choice, CardText],
   providers: [Listening, StayOn, Voice],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './spoken.html',
@@ -43,7 +44,8 @@ export class Spoken {
   private readonly router = inject(Router);
   private readonly document = inject(DOCUMENT);
 
-  protected readonly pauses = [1, 2, 3, 5, 8] as const;
+  protected readonly pauses: readonly number[] = [1, 2, 3, 5, 8];
+  protected readonly inSeconds = (seconds: number): string => `${seconds.toString()} s`;
   /** Seconds between a question and its answer. */
   protected readonly pause = signal(3);
   protected readonly paused = signal(false);

@@ -13,6 +13,7 @@ import { Storage } from '../../storage/storage';
 import { CardText } from '../../ui/card-text';
 import { LearnStore } from '../../nouns/learning/learn.store';
 import { startByEnter } from '../start-by-enter';
+import { Choice } from '../../ui/choice';
 
 /** So many of the best runs are shown, and so many of their slowest steps. */
 const [BEST, SLOWEST] = [10, 3];
@@ -23,7 +24,7 @@ const BEGINNINGS = ['the top', 'any card'] as const;
 /** All cards of the order in turn, against the clock: how it is run, and the best runs so far. */
 @Component({
   selector: 'en-run',
-  imports: [CountPipe, CardText, DatePipe, MatButton],
+  imports: [Choice, CountPipe, CardText, DatePipe, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './run.html',
   styleUrls: ['../../ui/page.scss', './run.scss'],
@@ -39,6 +40,8 @@ export class Run {
   protected readonly way = signal<RunWay>('forwards');
   protected readonly begins = signal<(typeof BEGINNINGS)[number]>('the top');
   protected readonly aloud = signal(false);
+  protected readonly howWords = (aloud: boolean): string =>
+    aloud ? 'said aloud, a key or tap for each' : 'typed';
 
   private readonly runs = toSignal(
     toObservable(this.store.orderId).pipe(

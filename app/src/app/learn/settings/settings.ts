@@ -22,6 +22,7 @@ import { History } from '../../nouns/learning/history';
 import { LearnStore } from '../../nouns/learning/learn.store';
 import { Rescheduling, Tried } from '../../nouns/learning/rescheduling';
 import { LearnFiles } from './learn-files';
+import { Choice } from '../../ui/choice';
 
 /** What the schedule's wanted retention may be, in percent. */
 const [LEAST, MOST] = [70, 97];
@@ -31,7 +32,7 @@ const seconds = (ms: number): string => (ms / 1000).toString();
 /** How the order is learnt: days, blocks and directions, what is fast, the schedule, and files of all that. */
 @Component({
   selector: 'en-learn-settings',
-  imports: [CountPipe, HeadWayList, LearnFiles, MatButton],
+  imports: [Choice, CountPipe, HeadWayList, LearnFiles, MatButton],
   providers: [History, Rescheduling],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './settings.html',
@@ -43,7 +44,8 @@ export class LearnSettings {
 
   protected readonly words = DIRECTION_WORDS;
   protected readonly allDirections = [...DIRECTIONS, ...MORE_DIRECTIONS];
-  protected readonly lengths = [2, 5, 10, 20] as const;
+  protected readonly lengths: readonly number[] = [2, 5, 10, 20];
+  protected readonly inMinutes = (minutes: number): string => `${minutes.toString()} min`;
   protected readonly paces = [
     ['quick', 'Easy: right within'],
     ['fluent', 'Fluent: right within'],

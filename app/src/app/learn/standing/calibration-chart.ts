@@ -2,12 +2,14 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
 import { calibration, Heard } from '@enumeron/core/learn';
 import { sayShare } from '@enumeron/core/file/odds/sayShare';
 import { scaleLinear } from 'd3-scale';
+import { AsTable, TableRow } from '../../ui/charts/as-table';
 
 const [SIZE, LEFT, BELOW] = [220, 34, 18];
 
 /** How often the schedule expected right, and how often it was right. */
 @Component({
   selector: 'en-calibration-chart',
+  imports: [AsTable],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<h3>Does the schedule know you?</h3>
     @if (shown().length === 0) {
@@ -29,29 +31,11 @@ const [SIZE, LEFT, BELOW] = [220, 34, 18];
           <circle class="dot" [attr.cx]="dot.x" [attr.cy]="dot.y" r="4" />
         }
       </svg>
-      <details>
-        <summary>As a table</summary>
-        <table>
-          <thead>
-            <tr>
-              <th scope="col">Expected</th>
-              <th scope="col">Right</th>
-              <th scope="col">Interval</th>
-              <th scope="col">Answers</th>
-            </tr>
-          </thead>
-          <tbody>
-            @for (bin of shown(); track bin.from) {
-              <tr>
-                <th scope="row">{{ percent(bin.expected) }}</th>
-                <td>{{ percent(bin.right.share) }}</td>
-                <td>{{ percent(bin.right.low) }} to {{ percent(bin.right.high) }}</td>
-                <td>{{ bin.right.tries }}</td>
-              </tr>
-            }
-          </tbody>
-        </table>
-      </details>
+      <en-as-table
+        name="What was expected and what came"
+        [columns]="['Expected', 'Right', 'Interval', 'Answers']"
+        [rows]="rows"
+      />
     }`,
   styleUrl: '../../ui/charts/chart.scss',
   styles: `
@@ -81,7 +65,11 @@ export class CalibrationChart {
     })),
   );
 
-  protected percent(share: number): string {
-    return sayShare(share, 0);
-  }
+  protected readonly rows = (): readonly TableRow[] =>
+    this.shown().map(({ expected, right: { share, low, high, tries } }) => ({
+      head: percent(expected),
+      cells: [percent(share), `${percent(low)} to ${percent(high)}`, tries],
+    }));
 }
+
+const percent = (share: number): string => sayShare(share, 0);

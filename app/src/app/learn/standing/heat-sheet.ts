@@ -5,6 +5,7 @@ import { markOnRail } from '../../nouns/pack/marks';
 import { PackStore } from '../../nouns/pack/pack.store';
 import { LearnStore } from '../../nouns/learning/learn.store';
 import { SuitCell, SuitSheet } from '../suit-sheet';
+import { Choice } from '../../ui/choice';
 
 /** From this many milliseconds on a card is as pale as it gets. */
 const SLOWEST = 5000;
@@ -29,21 +30,17 @@ const toldOf = (pace: ItemPace | undefined): Omit<SuitCell, 'card'> => {
 /** Every card with how fast it is and how often it went wrong, in one direction; the slow ones are marked on the rail. */
 @Component({
   selector: 'en-heat-sheet',
-  imports: [SuitSheet],
+  imports: [Choice, SuitSheet],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<h3>Card by card</h3>
-    <div class="row" role="group" aria-label="Direction">
-      @for (each of directions(); track each) {
-        <button
-          type="button"
-          class="choice"
-          [attr.aria-pressed]="direction() === each"
-          (click)="chosen.set(each)"
-        >
-          {{ words[each].name }}
-        </button>
-      }
-    </div>
+    <en-choice
+      class="row"
+      name="Direction"
+      [options]="directions()"
+      [says]="nameOf"
+      [value]="direction()"
+      (valueChange)="chosen.set($event)"
+    />
     <p class="note">
       The median of the last five right answers in seconds, and how many of the last ten were wrong (×). The
       longer the bar, the faster; framed is fluent, and what is not is hatched on the rail.
@@ -56,7 +53,7 @@ export class HeatSheet {
 
   private readonly store = inject(LearnStore);
   private readonly pack = inject(PackStore);
-  protected readonly words = DIRECTION_WORDS;
+  protected readonly nameOf = (direction: Direction): string => DIRECTION_WORDS[direction].name;
   protected readonly chosen = signal<Direction | undefined>(undefined);
   protected readonly directions = computed(() => this.store.settings().directions);
   protected readonly direction = computed(() => {

@@ -1,9 +1,10 @@
-import { DatePipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { formatDate } from '@angular/common';
+import { ChangeDetectionStrategy, Component, computed, inject, input, LOCALE_ID } from '@angular/core';
 import { DAY, daySpeeds, Heard, speedBins } from '@enumeron/core/learn';
 import { scaleBand, scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { Clock } from '../../platform/clock';
+import { AsTable, TableRow } from '../../ui/charts/as-table';
 
 const [WIDTH, HEIGHT, LEFT, BELOW] = [520, 120, 34, 18];
 
@@ -13,7 +14,7 @@ const DAYS = 40;
 /** How long right answers take: how many took how long, and the median of each day. */
 @Component({
   selector: 'en-speed-chart',
-  imports: [DatePipe],
+  imports: [AsTable],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './speed-chart.html',
   styleUrl: '../../ui/charts/chart.scss',
@@ -23,11 +24,8 @@ export class SpeedChart {
   /** In milliseconds. */
   readonly fluent = input.required<number>();
 
-  /** Whether a table was opened: it is made then. */
-  protected readonly binsOpen = signal(false);
-  protected readonly daysOpen = signal(false);
-
   private readonly clock = inject(Clock);
+  private readonly locale = inject(LOCALE_ID);
   protected readonly box = `0 0 ${WIDTH.toString()} ${(HEIGHT + BELOW).toString()}`;
   protected readonly width = WIDTH;
   protected readonly height = HEIGHT;
@@ -81,12 +79,25 @@ export class SpeedChart {
     };
   });
 
-  protected seconds(ms: number): string {
-    return (ms / 1000).toFixed(2);
-  }
+  protected readonly binRows = (): readonly TableRow[] => {
+    const bins = this.bins();
+    return bins.map(({ from, to, count }, index) => ({
+      head: `${seconds(from)} ${index === bins.length - 1 ? 'and more' : `to ${seconds(to)}`}`,
+      cells: [count],
+    }));
+  };
+  protected readonly dayRows = (): readonly TableRow[] =>
+    this.days().map(({ day, median, answers }) => ({
+      head: formatDate(this.dateOf(day), 'd MMM', this.locale),
+      cells: [seconds(median), answers],
+    }));
 
   /** A moment in a day of practice, for its date. */
-  protected dateOf(day: number): number {
+  protected seconds = seconds;
+
+  private dateOf(day: number): number {
     return day * DAY + DAY / 2 - this.clock.offset() * 60_000;
   }
 }
+
+const seconds = (ms: number): string => (ms / 1000).toFixed(2);

@@ -5,6 +5,7 @@ import { LEVELS, SumKind, TARGET } from '@enumeron/core/learn';
 import { startByEnter } from '../start-by-enter';
 import { LearnStore } from '../../nouns/learning/learn.store';
 import { KindStanding, SumsStore } from '../../nouns/learning/sums.store';
+import { Choice } from '../../ui/choice';
 
 /** What a level is called: how many things make a sum hard. */
 const LEVEL_WORDS = ['plain', 'one thing', 'two things', 'three things'] as const;
@@ -12,7 +13,7 @@ const LEVEL_WORDS = ['plain', 'one thing', 'two things', 'three things'] as cons
 /** Which sums are practised, how fluent each kind is, and the start. */
 @Component({
   selector: 'en-sums',
-  imports: [MatButton],
+  imports: [Choice, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './sums.html',
   styleUrl: './sums.scss',
@@ -24,7 +25,8 @@ export class Sums {
 
   protected readonly levels = LEVELS;
   protected readonly words = LEVEL_WORDS;
-  protected readonly times = [2000, 3000, 4000, 6000, 10_000] as const;
+  protected readonly times: readonly number[] = [2000, 3000, 4000, 6000, 10_000];
+  protected readonly inSeconds = (time: number): string => `${(time / 1000).toString()} s`;
   protected readonly target = Math.round(TARGET * 100);
   protected readonly left = computed(() => this.store.left() === 'sums');
   protected readonly ready = computed(() => this.sums.isRead() && this.sums.orderRead());

@@ -1,8 +1,9 @@
 import { CountPipe } from '../../ui/count-pipe';
-import { DatePipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { DatePipe, formatDate } from '@angular/common';
+import { ChangeDetectionStrategy, Component, computed, inject, LOCALE_ID } from '@angular/core';
 import { DAY, forecastOf } from '@enumeron/core/learn';
 import { scaleBand, scaleLinear } from 'd3-scale';
+import { AsTable, TableRow } from '../../ui/charts/as-table';
 import { answerOf, jobView } from '../../platform/workers/job-view';
 import { LearnStore } from '../../nouns/learning/learn.store';
 
@@ -13,7 +14,7 @@ const [WIDTH, HEIGHT] = [300, 70];
 /** What comes on the next days at this pace, and when the whole order will be held: the schedule run forward. */
 @Component({
   selector: 'en-next-days',
-  imports: [CountPipe, DatePipe],
+  imports: [AsTable, CountPipe, DatePipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<h3>The next 30 days</h3>
     @if (forecast(); as found) {
@@ -37,27 +38,7 @@ const [WIDTH, HEIGHT] = [300, 70];
           At this pace not all of it is held within {{ days | enCount: 'day' }}.
         }
       </p>
-      <details>
-        <summary>As a table</summary>
-        <table>
-          <thead>
-            <tr>
-              <th scope="col">Day</th>
-              <th scope="col">Answers</th>
-              <th scope="col">From, to</th>
-            </tr>
-          </thead>
-          <tbody>
-            @for (bar of bars(); track bar.day) {
-              <tr>
-                <th scope="row">{{ dateAt(bar.day) | date: 'd MMM' }}</th>
-                <td>{{ bar.band.middle }}</td>
-                <td>{{ bar.band.low }} to {{ bar.band.high }}</td>
-              </tr>
-            }
-          </tbody>
-        </table>
-      </details>
+      <en-as-table name="The next days" [columns]="['Day', 'Answers', 'From, to']" [rows]="rows" />
     } @else {
       <p>{{ failed() ? 'A script is missing. Reload the page.' : 'Running the schedule forward …' }}</p>
     }`,
@@ -84,6 +65,7 @@ const [WIDTH, HEIGHT] = [300, 70];
 })
 export class NextDays {
   private readonly store = inject(LearnStore);
+  private readonly locale = inject(LOCALE_ID);
   protected readonly width = WIDTH;
   protected readonly height = HEIGHT;
   protected readonly days = DAYS;
@@ -111,6 +93,12 @@ export class NextDays {
       ...{ y: y(band.middle), height: HEIGHT - y(band.middle) },
     }));
   });
+
+  protected readonly rows = (): readonly TableRow[] =>
+    this.bars().map(({ day, band: { low, middle, high } }) => ({
+      head: formatDate(this.dateAt(day), 'd MMM', this.locale),
+      cells: [middle, `${low.toString()} to ${high.toString()}`],
+    }));
 
   protected dateAt(day: number): number {
     return this.store.dayBegan() + day * DAY + DAY / 2;

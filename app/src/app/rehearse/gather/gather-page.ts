@@ -26,6 +26,7 @@ import { Notices } from '../../platform/notices';
 import { once } from '../../platform/once';
 import { fieldsOf, isNumbers, overReload } from '../../platform/over-reload';
 import { ProceduresStore } from '../../nouns/procedures/procedures.store';
+import { Choice } from '../../ui/choice';
 
 /** So many ways are listed. */
 const LISTED = 10;
@@ -42,7 +43,7 @@ const TITLES: Readonly<Record<GatheredKind, string>> = {
 /** A pack cut into packets and gathered: which ways keep the order, and which of them look most like mixing. */
 @Component({
   selector: 'en-gather-page',
-  imports: [CountPipe, EntryField, MatButton],
+  imports: [Choice, CountPipe, EntryField, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './gather-page.html',
   styleUrls: ['../../ui/page.scss', './gather-page.scss'],
@@ -69,6 +70,8 @@ export class GatherPage {
     computation: () => undefined,
   });
   /** Which of the ways that keep the order are listed. */
+  protected readonly kinds = ['turned', 'as it was'] as const;
+  protected readonly kindWords = (kind: string): string => (kind === 'turned' ? 'only turned' : kind);
   protected readonly kind = signal<'as it was' | 'turned'>('turned');
 
   private readonly all = computed(() => gatherings(this.count()));

@@ -25,6 +25,7 @@ test('every question has its answer, its curve with a table, and what was tried 
     expect(page.find('#odds-title').textContent).toBe(name);
     expect(page.find('.share').textContent).toMatch(/^\d+(\.\d)? %$/);
     expect(page.all('circle.here')).toHaveLength(1);
+    if (page.all('details:not([open])').length > 0) await page.unfold('details');
     expect(page.all('tbody tr').length).toBe(page.all('circle').length);
   }
   await page.set('path', 'mates');

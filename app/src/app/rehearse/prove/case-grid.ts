@@ -1,15 +1,8 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  input,
-  linkedSignal,
-  output,
-  signal,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
 import { caseGrid, Cell, CellEnd, clearestAxes, gridRows } from '@enumeron/core/file/rehearse/caseGrid';
 import { CaseTable } from '@enumeron/core/file/rehearse/study';
 import { scaleBand } from 'd3-scale';
+import { AsTable, TableRow } from '../../ui/charts/as-table';
 
 const [WIDTH, LEFT, TOP] = [420, 34, 16];
 /** The height of a strip, and the most of a grid. */
@@ -26,6 +19,7 @@ const ENDS = ['held', 'outs', 'failed'] as const;
 /** Every case by one choice or two: a strip or a grid of what held, ended in an out, or failed. */
 @Component({
   selector: 'en-case-grid',
+  imports: [AsTable],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './case-grid.html',
   styleUrl: './case-grid.scss',
@@ -40,7 +34,6 @@ export class CaseGrid {
   private readonly axes = linkedSignal<readonly [number, number | undefined]>(() =>
     clearestAxes(this.cases()),
   );
-  protected readonly tableOpen = signal(false);
   protected readonly names = computed(() => this.cases().names);
   protected readonly across = computed(() => this.axes()[0]);
   protected readonly down = computed(() => this.axes()[1]);
@@ -92,7 +85,15 @@ export class CaseGrid {
     if (left === undefined || top === undefined) return undefined;
     return { x: left - 2, y: top - 2, width: x.bandwidth() + 4, height: y.bandwidth() + 4 };
   });
-  protected readonly rows = computed(() => (this.tableOpen() ? gridRows(this.grid()) : []));
+  protected readonly columns = computed(() => {
+    const down = this.down();
+    return [down === undefined ? '' : this.names()[down], 'works', 'out', 'fails'];
+  });
+  protected readonly rows = (): readonly TableRow[] =>
+    gridRows(this.grid()).map(({ row, held, outs, failed }) => ({
+      head: this.down() === undefined ? this.names()[this.across()] : row,
+      cells: [held, outs, failed],
+    }));
   protected readonly says = computed(() => {
     const [across, down] = [this.names()[this.across()], this.down()];
     return `Every case by ${across}${down === undefined ? '' : ` across and ${this.names()[down]} down`}. Arrow keys act the next case out; the table below has the same.`;

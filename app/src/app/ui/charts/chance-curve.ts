@@ -3,6 +3,8 @@ import { sayShare } from '@enumeron/core/file/odds/sayShare';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 
+import { AsTable, TableRow } from './as-table';
+
 const [WIDTH, HEIGHT, LEFT, BELOW] = [420, 120, 40, 20];
 /** The most numbers that stand below a curve. */
 const MOST_LABELS = 9;
@@ -16,6 +18,7 @@ export interface CurvePoint {
 /** How a chance moves with a number, the point chosen, and the same as a table. A point that is pressed is picked. */
 @Component({
   selector: 'en-chance-curve',
+  imports: [AsTable],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `@if (drawn(); as drawn) {
     <svg [attr.viewBox]="box" role="img" [attr.aria-label]="drawn.says">
@@ -38,19 +41,7 @@ export interface CurvePoint {
         }
       }
     </svg>
-    <details>
-      <summary>As a table</summary>
-      <table>
-        <tbody>
-          @for (point of drawn.points; track point.value) {
-            <tr [class.row-here]="point.here">
-              <th scope="row">{{ by() }} {{ point.value }}</th>
-              <td>{{ point.share }}</td>
-            </tr>
-          }
-        </tbody>
-      </table>
-    </details>
+    <en-as-table [name]="what() + ', by ' + by()" [rows]="rows" />
   }`,
   styleUrl: './chart.scss',
   styles: `
@@ -61,10 +52,6 @@ export interface CurvePoint {
 
     circle {
       cursor: pointer;
-    }
-
-    .row-here {
-      font-weight: 700;
     }
   `,
 })
@@ -82,6 +69,11 @@ export class ChanceCurve {
   protected readonly left = LEFT;
   protected readonly width = WIDTH;
   protected readonly height = HEIGHT;
+
+  protected readonly rows = (): readonly TableRow[] =>
+    (this.drawn()?.points ?? []).map(({ value, share, here }) => ({
+      ...{ head: `${this.by()} ${value.toString()}`, cells: [share], isHere: here },
+    }));
 
   protected readonly drawn = computed(() => {
     const found = this.points();

@@ -6,6 +6,7 @@ import { EntryField } from '../../ui/form/entry-field';
 import { numberReader } from '../../ui/form/reading';
 import { answerOf, jobView } from '../../platform/workers/job-view';
 import { CycleRing } from './cycle-ring';
+import { Choice } from '../../ui/choice';
 
 /** The largest pack that is looked at. */
 const LARGEST = 64;
@@ -13,7 +14,7 @@ const LARGEST = 64;
 /** How many weaves bring a pack back, the ways round, and which properties of the order live through a weave. */
 @Component({
   selector: 'en-cycles-page',
-  imports: [CycleRing, EntryField],
+  imports: [Choice, CycleRing, EntryField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './cycles-page.html',
   styleUrls: ['../../ui/page.scss', '../plan/plan.scss', '../orders/orders-page.scss', './cycles-page.scss'],

@@ -6,6 +6,7 @@ import { packetsOf, weaveRecord } from '@enumeron/core/weave';
 import { scaleBand, scaleLinear } from 'd3-scale';
 import { WeaveDoneRow } from '../../nouns/weaves/weaves.kind';
 import { PackStore } from '../../nouns/pack/pack.store';
+import { AsTable, TableRow } from '../../ui/charts/as-table';
 import { once } from '../../platform/once';
 import { SampleLine } from '../sample-line';
 import { WeaveLogStore } from '../../nouns/weaves/weave-log.store';
@@ -18,7 +19,7 @@ const LISTED = 8;
 /** The practice of weaves: clean or not, and a small picture of where one slips. */
 @Component({
   selector: 'en-weave-log',
-  imports: [DatePipe, MatButton, SampleLine],
+  imports: [AsTable, DatePipe, MatButton, SampleLine],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './weave-log.html',
   styleUrls: ['../../ui/page.scss', '../../ui/charts/chart.scss', './weave-log.scss'],
@@ -34,6 +35,8 @@ export class WeaveLog {
   protected readonly width = WIDTH;
   protected readonly height = HEIGHT;
 
+  protected readonly rows = (): readonly TableRow[] =>
+    this.bars().map(({ label, bin }) => ({ head: label, cells: [bin.slips] }));
   protected readonly bars = computed(() => {
     const { bins } = this.record();
     const x = scaleBand<number>()

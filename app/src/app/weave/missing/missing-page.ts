@@ -14,18 +14,20 @@ import { CardText } from '../../ui/card-text';
 import { EntryField } from '../../ui/form/entry-field';
 import { cardCompleter, cardReader } from '../../ui/form/reading';
 import { WeavingStore } from '../../nouns/weaves/weaving.store';
+import { Choice } from '../../ui/choice';
 
 /** What may be wrong with the pack, and in which words. */
-const CASES = [
-  ['missing', 'a card is missing'],
-  ['stand-in', 'a joker is in its place'],
-  ['extra', 'a joker too many before it'],
-] as const;
+const CASES = {
+  missing: 'a card is missing',
+  'stand-in': 'a joker is in its place',
+  extra: 'a joker too many before it',
+} as const;
+type Case = keyof typeof CASES;
 
 /** A pack of a card fewer or more: where its sequence breaks after the row, and which card the break names. */
 @Component({
   selector: 'en-missing-page',
-  imports: [CardText, EntryField],
+  imports: [Choice, CardText, EntryField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './missing-page.html',
   styleUrls: ['../../ui/page.scss', '../plan/plan.scss', '../orders/orders-page.scss'],
@@ -34,8 +36,9 @@ export class MissingPage {
   private readonly pack = inject(PackStore);
   protected readonly store = inject(WeavingStore);
 
-  protected readonly cases = CASES;
-  protected readonly kind = signal<(typeof CASES)[number][0]>('missing');
+  protected readonly cases = Object.keys(CASES) as readonly Case[];
+  protected readonly caseWords = (kind: Case): string => CASES[kind];
+  protected readonly kind = signal<Case>('missing');
   private readonly typed = signal<Card | undefined>(undefined);
   protected readonly card = computed(() => this.typed() ?? this.pack.home().at(this.pack.size() >> 1) ?? 0);
   protected readonly suit = computed(() => suitOf(this.card()));
@@ -72,7 +75,7 @@ export class MissingPage {
   constructor() {
     previewOnRail(() => {
       const found = this.found();
-      const words = CASES.find(([kind]) => kind === this.kind())?.[1] ?? '';
+      const words = CASES[this.kind()];
       return (
         found && {
           ...{ home: this.pack.home(), now: found.order, label: `After the row, when ${words}` },

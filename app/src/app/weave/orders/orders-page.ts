@@ -24,6 +24,7 @@ import { counted, tookWords } from '../search-words';
 import { tookSince } from '../took';
 import { WeavingStore } from '../../nouns/weaves/weaving.store';
 import { Inverse } from './inverse';
+import { Choice } from '../../ui/choice';
 
 /** What a row may end in beside an order. */
 const GOALS = [
@@ -41,19 +42,13 @@ const KINDS: readonly (readonly [keyof RowKinds, string])[] = [
   ['reversals', 'reversals'],
 ];
 
-const CUTS = [
-  ['free', 'free'],
-  ['counted', 'counted'],
-  ['none', 'none'],
-] as const;
-
 /** The most moves of a row, where cuts are free and where they are not. */
 const [MOST_FREE, MOST_ELSE] = [LONGEST_ROW_SEARCHED, 12];
 
 /** From an order to another, or to one that has what is wanted: the row with the fewest moves. */
 @Component({
   selector: 'en-orders-page',
-  imports: [Inverse, MatButton, MatProgressBar, Strip],
+  imports: [Choice, Inverse, MatButton, MatProgressBar, Strip],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './orders-page.html',
   styleUrls: ['../../ui/page.scss', '../plan/plan.scss', './orders-page.scss'],
@@ -67,7 +62,7 @@ export class OrdersPage {
   protected readonly names = this.orders.names();
   protected readonly goals = GOALS;
   protected readonly kindNames = KINDS;
-  protected readonly cutNames = CUTS;
+  protected readonly cuttings = ['free', 'counted', 'none'] as const;
   protected readonly factories = FACTORIES;
 
   /** The pack after the row, where one comes from there to keep the order. */

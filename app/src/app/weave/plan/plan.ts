@@ -12,6 +12,7 @@ import { WeavingStore } from '../../nouns/weaves/weaving.store';
 import { HeadRow } from './head-row';
 import { noRow, planWords, searchWords } from './plan-words';
 import { WantedCards } from './wanted-cards';
+import { Choice } from '../../ui/choice';
 
 /** What the choices about cuts are called. */
 const CUT_WORDS: Readonly<Record<CutPrice, string>> = {
@@ -27,7 +28,7 @@ const MOST_ROWS = 8;
 /** Which row brings the followed cards to the places where they are wanted: the shortest, with its proof. */
 @Component({
   selector: 'en-plan',
-  imports: [HeadRow, MatButton, MatProgressBar, WantedCards],
+  imports: [Choice, HeadRow, MatButton, MatProgressBar, WantedCards],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './plan.html',
   styleUrls: ['../../ui/page.scss', './plan.scss'],
@@ -36,7 +37,7 @@ export class Plan {
   protected readonly store = inject(WeavingStore);
 
   protected readonly prices = CUT_PRICES;
-  protected readonly priceWords = CUT_WORDS;
+  protected readonly priceWords = (price: CutPrice): string => CUT_WORDS[price];
   protected readonly noRow = computed(() => noRow(this.store.size(), this.store.wishes().cuts));
 
   /** What is wanted, as far as the pack has it. */

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output } f
 import { Order, showCard, speakCard } from '@enumeron/core/deck';
 import { Move } from '@enumeron/core/moves';
 import { cardPaths, packetsOf } from '@enumeron/core/weave';
-import { CardFace } from '../../ui/card-face';
+import { AsTable, TableRow } from '../../ui/charts/as-table';
 import { Viewport } from '../../platform/viewport';
 import { FollowedCard } from '../../nouns/weaves/weaving.store';
 import { columnX, Frame, pathLine, placeY, spreadLabels } from './chart.geometry';
@@ -14,7 +14,7 @@ const LABEL = 17;
 /** A row of moves as the ways of all cards from column to column, those of the followed cards drawn strongly. */
 @Component({
   selector: 'en-path-chart',
-  imports: [CardFace],
+  imports: [AsTable],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './path-chart.html',
   styleUrls: ['./path-colours.scss', './path-chart.scss'],
@@ -111,6 +111,9 @@ export class PathChart {
   protected readonly table = computed(() =>
     this.followed().flatMap(({ card, path }) => (path ? [{ card, path }] : [])),
   );
+  protected readonly heads = computed(() => ['Card', 'before', ...this.names()]);
+  protected readonly rows = (): readonly TableRow[] =>
+    this.table().map(({ card, path }) => ({ head: '', card, cells: path }));
   /** The chart in a sentence. */
   protected readonly says = computed(() => {
     const ways = this.table().map(

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
 import { Order, showCard, suitOf } from '@enumeron/core/deck';
 import { Move } from '@enumeron/core/moves';
 import { packetsOf } from '@enumeron/core/weave';
-import { CardFace } from '../../ui/card-face';
+import { AsTable, TableRow } from '../../ui/charts/as-table';
 import { FollowedCard } from '../../nouns/weaves/weaving.store';
 import { bumpLine } from './chart.geometry';
 
@@ -12,7 +12,7 @@ const [CARD, APART, WIDTH] = [14, 18, 520];
 /** One move drawn large: the packets before it or after it, every card by name, and its line from place to place. */
 @Component({
   selector: 'en-weave-drawing',
-  imports: [CardFace],
+  imports: [AsTable],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<svg [attr.viewBox]="box()" role="img" [attr.aria-label]="says()">
       @for (line of lines(); track line.card) {
@@ -31,27 +31,7 @@ const [CARD, APART, WIDTH] = [14, 18, 520];
         </g>
       }
     </svg>
-    <details>
-      <summary>As a table</summary>
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">Card</th>
-            <th scope="col">before</th>
-            <th scope="col">after</th>
-          </tr>
-        </thead>
-        <tbody>
-          @for (line of lines(); track line.card) {
-            <tr>
-              <th scope="row"><en-card [card]="line.card" /></th>
-              <td>{{ line.from }}</td>
-              <td>{{ line.to }}</td>
-            </tr>
-          }
-        </tbody>
-      </table>
-    </details>`,
+    <en-as-table [name]="name()" [columns]="['Card', 'before', 'after']" [rows]="rows" />`,
   styleUrls: ['./path-colours.scss', './path-chart.scss', './weave-drawing.scss'],
 })
 export class WeaveDrawing {
@@ -94,6 +74,9 @@ export class WeaveDrawing {
       };
     });
   });
+
+  protected readonly rows = (): readonly TableRow[] =>
+    this.lines().map(({ card, from, to }) => ({ head: '', card, cells: [from, to] }));
 
   protected readonly says = computed(() => {
     const packets = this.packets();

@@ -23,6 +23,7 @@ import { once } from '../../platform/once';
 import { answerOf, jobView } from '../../platform/workers/job-view';
 import { WeaveLog } from '../log/weave-log';
 import { WeaveLogStore } from '../../nouns/weaves/weave-log.store';
+import { Choice } from '../../ui/choice';
 
 /** So many explanations are listed until more are asked for. */
 const FIRST = 5;
@@ -33,7 +34,7 @@ const LONGEST_BACK = 4;
 /** A weave that may have gone wrong: from a few glimpses or the whole order, what happened, and the way back. */
 @Component({
   selector: 'en-wrong-page',
-  imports: [CardText, EntryField, MatButton, MatProgressBar, WeaveLog],
+  imports: [Choice, CardText, EntryField, MatButton, MatProgressBar, WeaveLog],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './wrong-page.html',
   styleUrls: ['../../ui/page.scss', '../plan/plan.scss', '../orders/orders-page.scss', './wrong-page.scss'],
