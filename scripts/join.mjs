@@ -9,7 +9,7 @@ import { BEHIND_SOURCES, FRAME_SOURCES, STORAGE } from './sizes.mjs';
 /** What the same rooms share is a script of its own from so many bytes on. */
 const SMALL = 8_000;
 /** A script of fewer bytes is joined with others that the same rooms use, whichever of their parts need it. */
-const TINY = 5_000;
+const TINY = 3_000;
 
 const isStatic = ({ kind }) => kind === 'import-statement';
 const isWhenWanted = ({ kind }) => kind === 'dynamic-import';

@@ -52,7 +52,7 @@ const begin = (page: Page, within: string): Promise<void> =>
       `${element.tagName.toLowerCase()} “${element.ariaLabel ?? element.textContent.trim().slice(0, 40)}”`;
     const shows = (element: Element): boolean => {
       // A field of Material, the ask line and a switch show it about them.
-      if (element.closest('mat-form-field, .line, mat-slide-toggle, mat-button-toggle')) return true;
+      if (element.closest('mat-form-field, .line, mat-slide-toggle')) return true;
       const { outlineStyle, boxShadow } = getComputedStyle(element);
       return outlineStyle !== 'none' || boxShadow !== 'none';
     };

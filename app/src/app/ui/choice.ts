@@ -9,7 +9,7 @@ const STEPS: Readonly<Record<string, number>> = { ArrowLeft: -1, ArrowUp: -1, Ar
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { role: 'radiogroup', '[attr.aria-label]': 'name()', '(keydown)': 'step($event)' },
   template: `@if (lead()) {
-      <span class="lead" aria-hidden="true">{{ lead() }}</span>
+      <span class="before" aria-hidden="true">{{ lead() }}</span>
     }
     @for (option of options(); track option) {
       <button
