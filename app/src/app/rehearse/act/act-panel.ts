@@ -11,6 +11,7 @@ import { Acting, View } from './acting.store';
 import { railOf } from './rail-of';
 import { sayHeld } from './say-held';
 import { TablePackets } from './table-packets';
+import { Stepper } from '../../ui/stepper';
 
 const VIEWS: readonly (readonly [View, string])[] = [
   ['room', 'as the room sees it'],
@@ -34,7 +35,7 @@ const WHYS = {
 /** The table: one case step by step, forwards and back, each choice made by hand, at random, or as a case that was found. */
 @Component({
   selector: 'en-act-panel',
-  imports: [MatButton, TablePackets],
+  imports: [Stepper, MatButton, TablePackets],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './act-panel.html',
   styleUrls: ['../../ui/page.scss', './act-panel.scss'],

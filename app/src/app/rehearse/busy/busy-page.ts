@@ -21,6 +21,7 @@ import { once } from '../../platform/once';
 import { answerOf, jobView } from '../../platform/workers/job-view';
 import { ProceduresStore } from '../../nouns/procedures/procedures.store';
 import { Choice } from '../../ui/choice';
+import { Stepper } from '../../ui/stepper';
 
 /** Where what is told here is kept. */
 const PLACE = 'busy row';
@@ -38,7 +39,7 @@ const wholeIn = (value: unknown, least: number, most: number, otherwise: number)
 /** A row of single-card moves that looks as if it wandered, shown one move at a time. */
 @Component({
   selector: 'en-busy-page',
-  imports: [Choice, CountPipe, EntryField, MatButton],
+  imports: [Stepper, Choice, CountPipe, EntryField, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './busy-page.html',
   styleUrls: ['../../ui/page.scss', './busy-page.scss'],

@@ -3,6 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, viewC
 import { MatButton } from '@angular/material/button';
 import { WeavingStore } from '../../nouns/weaves/weaving.store';
 import { PlayRow } from './play-row';
+import { Stepper } from '../../ui/stepper';
 
 /** Where the keys that step lead: backwards, forwards, to an end. */
 const STEPS: Readonly<Record<string, (step: number, length: number) => number>> = {
@@ -15,7 +16,7 @@ const STEPS: Readonly<Record<string, (step: number, length: number) => number>> 
 /** The row as one types it: it takes the keys while it has the focus, and Escape gives them back. */
 @Component({
   selector: 'en-row-editor',
-  imports: [CountPipe, MatButton],
+  imports: [Stepper, CountPipe, MatButton],
   providers: [PlayRow],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './row-editor.html',
