@@ -6,6 +6,7 @@ const answer = (page: Page) => page.locator('#proof-title');
 const adding = (page: Page) => page.getByRole('combobox', { name: /^Add step/ });
 
 test('two cuts and a difference, written from nothing by keyboard', async ({ enumeron }) => {
+  test.setTimeout(180_000);
   const { page } = enumeron;
   let keys = 0;
   const { keyboard } = page;
@@ -90,9 +91,11 @@ test('two cuts and a difference, written from nothing by keyboard', async ({ enu
   await page.reload();
   await expect(answer(page)).toHaveText('It works in all 1,275 cases');
   await expect(page.getByRole('listitem', { name: /^Step/ })).toHaveCount(13);
-  await page.getByRole('button', { name: /^Undo/ }).click();
-  await page.getByRole('button', { name: /^Undo/ }).click();
-  await expect(page.getByRole('listitem', { name: /^Step/ })).toHaveCount(12);
+  // What was written in the last step is one action or two, by how long the hand rested.
+  await expect(async () => {
+    await page.getByRole('button', { name: /^Undo/ }).click();
+    await expect(page.getByRole('listitem', { name: /^Step/ })).toHaveCount(12, { timeout: 1000 });
+  }).toPass();
 });
 
 test('a step is dragged by its number, moved by its keys, and a failing case acted out', async ({

@@ -108,7 +108,7 @@ test.describe('storage that', () => {
       };
     });
     await page.goto('/reckon');
-    await expect(page.getByRole('alert')).toContainText('Storage does not answer');
+    await expect(page.getByRole('alert')).toContainText('Storage does not answer', { timeout: 40_000 });
     await works(page);
     await page.evaluate(() => (window as unknown as { answer: () => void }).answer());
     await expect(page.getByRole('alert')).toContainText('Your stored data has come back');

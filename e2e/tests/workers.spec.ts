@@ -48,7 +48,10 @@ const goRound = async (page: Page, changes: number): Promise<void> => {
   }
 };
 
-test('of 300 changes of rooms, each left at once, the second half leaves nothing behind', async ({ enumeron, page }) => {
+test('of 300 changes of rooms, each left at once, the second half leaves nothing behind', async ({
+  enumeron,
+  page,
+}) => {
   await enumeron.open('/reckon');
   const session = await page.context().newCDPSession(page);
   await session.send('Performance.enable');
