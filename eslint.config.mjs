@@ -49,7 +49,7 @@ export default tseslint.config(
   ...floors,
   {
     // A wait of a fixed length fails on a busy machine and wastes time on a free one.
-    files: ['**/*.spec.ts', 'e2e/tests/*.ts'],
+    files: ['app/**/*.spec.ts', 'core/**/*.spec.ts', 'server/**/*.spec.ts', 'e2e/tests/*.ts'],
     rules: {
       'no-restricted-syntax': [
         'error',

@@ -6,11 +6,11 @@ import {
   parseMovesText,
   PlacesWish,
   RowWish,
-  searchPlaces,
   seededRng,
   shuffled,
   weave,
 } from '../src/index';
+import { searchPlaces } from '../src/weave/planPlaces';
 import { finish } from '../src/job';
 
 /** As many rows as `planPlaces` looks through. */

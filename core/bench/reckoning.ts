@@ -9,7 +9,6 @@ import {
   formatOrder,
   handlings,
   handSum,
-  keyCardCounter,
   layAll,
   Move,
   movedCards,
@@ -21,6 +20,7 @@ import {
   weaveDiagnosis,
   weavePaths,
 } from '../src/index';
+import { keyCardCounter } from '../src/reckon/patterns/keyCard';
 
 const median = (values: readonly number[]): number =>
   [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)];

@@ -11,21 +11,12 @@ export { checkPack, expectedNext, type PackCheck } from './check';
 export { compareOrders, type Comparison } from './compare';
 export { type Conditions, violations } from './conditions';
 export { checkGlimpses, type GlimpseCheck, type PlacedCard } from './glimpseCheck';
-export {
-  type Freedom,
-  freedomFits,
-  gatherHeaps,
-  heapNames,
-  type Heaps,
-  type Laid,
-  layAll,
-  layCard,
-} from './laying';
+export { type Freedom, gatherHeaps, heapNames, type Heaps, type Laid, layAll, layCard } from './laying';
 export { PROPERTIES, properties } from './properties';
 export { type Property } from './property';
 export { askOrder, type CutCase, type Question, type QuestionAnswer, type Relation } from './question';
 export { describeOrigin, freedomFor, MOST_MOVES, type Origin, parseOrigin } from './origin';
-export { RANDOM_ORDER, randomOrder } from './randomOrder';
+export { randomOrder } from './randomOrder';
 export {
   arrangementBefore,
   inverseMoves,
@@ -48,23 +39,14 @@ export { halfOfMates, type Mirrored } from './rules/mirrored';
 export { type HeadRecipe, type OrderRule, type RuleField, type RuleTexts } from './rules/orderRule';
 export { type RankRow, rankRowRecipe } from './rules/rankRow';
 export { type Rotating, rotatingRecipe } from './rules/rotating';
-export {
-  sortingHeap,
-  sortingPass,
-  type SortingPlan,
-  sortingPlan,
-  sortingRows,
-  sortingStart,
-} from './sorting';
+export { sortingHeap, type SortingPlan, sortingPlan, sortingRows, sortingStart } from './sorting';
 export {
   measureSpread,
   type Spread,
-  SPREAD_MEASURES,
   spreadCounter,
   type SpreadCounts,
   type SpreadMeasure,
   spreadPercentile,
-  SPREADS,
 } from './spread';
 export { suitLayout, type SuitLayout, type SuitRow } from './suitLayout';
 export { exampleCard, headWay, type HeadWay, headWays } from './headWay';

@@ -1,10 +1,10 @@
-export { type Band, FORECAST, type ForecastArgs, forecastOf, type ForecastRuns } from './forecast';
+export { type Band, type ForecastArgs, forecastOf, type ForecastRuns } from './forecast';
 export { type Blocks, blocksOf, parseEnds } from './blocks';
 export { type Asks, asksOf, EMPTY, pickCard, showTyped, type Typed, typeKey } from './entry';
 export { recallRate, type Told, usualTime } from './speed';
-export { confusable, digitsExchanged } from './confusable';
+export { confusable } from './confusable';
 export { DAY, dayOf, dayStart, HOUR } from './day';
-export { type Answered, type Grade, gradeOf, INTERRUPTED, isFluent, isTimed, PACE, type Pace } from './grade';
+export { type Answered, type Grade, gradeOf, isFluent, PACE, type Pace } from './grade';
 export {
   type Direction,
   DIRECTION_WORDS,
@@ -25,7 +25,6 @@ export {
   freshItems,
   isHeld,
   type Memories,
-  newItems,
   type Next,
   nextItem,
   openBlocks,
@@ -47,7 +46,6 @@ export * from './sums';
 export * from './standing';
 export {
   type History,
-  RESCHEDULE,
   type Rescheduled,
   type RescheduleArgs,
   type ScheduleChange,

@@ -7,4 +7,4 @@ export { questionAt, QUESTIONS } from './questions';
 export { riffleDistance } from './riffleDistance';
 export { sayTimes } from './sayChance';
 export { sayBetween, sayShare, sayTimesIn100 } from './sayShare';
-export { oddsCurve, type OddsPoint, TRY_QUESTION, type TryArgs } from './tryQuestion';
+export { oddsCurve, type OddsPoint, type TryArgs } from './tryQuestion';

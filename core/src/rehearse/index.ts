@@ -1,15 +1,13 @@
-export { type Case, type Cases, casesOf, type End, MOST_CASES } from './cases';
-export { ESTIMATE, estimate, type EstimateArgs, type Estimated } from './estimate';
+export { type Case, type Cases, casesOf, type End } from './cases';
+export { estimate, type EstimateArgs, type Estimated } from './estimate';
 export {
   type Chances,
   hasChance,
   type Proof,
-  PROOF,
   type ProofArgs,
   type ProofProgress,
   prove,
   weigh,
-  WEIGHT,
 } from './prove';
 export { plainRule } from './plainRule';
 export { readProcedure } from './readProcedure';

@@ -1,45 +1,33 @@
 export { cardPaths, type Packets, packetsOf, pathOf } from './cardPaths';
 export { mirroredMates, weaveCycles, type WeaveCycles } from './cycles';
 export {
-  DIAGNOSIS,
   diagnoseWeave,
   type DoubtfulWeave,
   type SeenCard,
-  MOST_EXPLANATIONS,
   NEAR_MIDDLE,
   type WeaveDiagnosis,
   weaveDiagnosis,
   type WeaveExplanation,
 } from './diagnose';
 export { beyondPack, moveName } from './moveName';
-export {
-  MOST_WANTED,
-  PLACES,
-  type PlacesPlan,
-  type PlacesWish,
-  planPlaces,
-  searchPlaces,
-  type Wanted,
-} from './planPlaces';
-export { closeRow, openMove, type TypedRow, typeRow } from './rowKeys';
+export { PLACES, type PlacesPlan, type PlacesWish, planPlaces, type Wanted } from './planPlaces';
+export { openMove, type TypedRow, typeRow } from './rowKeys';
 export { weavePath, weavePaths } from './weavePath';
-export { type BinaryLine, binaryLines, type WorkedWeave, workedWeaves } from './working';
+export { binaryLines, type WorkedWeave, workedWeaves } from './working';
 export {
   ALL_KINDS,
   findRoute,
   findRow,
-  isGoal,
   LONGEST_MATES,
   LONGEST_ROW_SEARCHED,
   ROW,
   type RowFound,
   type RowGoal,
   type RowWish,
-  searchRow,
 } from './rowSearch';
 export { type RowKinds } from './rowSteps';
 export { type RowProgress } from './turnedSearch';
-export { INVARIANTS, invariants, type Invariant } from './invariants';
+export { invariants, type Invariant } from './invariants';
 export {
   type Break,
   distancesAfter,

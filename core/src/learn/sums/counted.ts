@@ -1,15 +1,15 @@
 import { showCard, showRank } from '../../deck/notation';
 import { Rank } from '../../deck/card';
-import { placeOf } from '../../deck/order';
 import { composedCardAt, ComposedWay } from '../../deck/composedCard';
 import { cut } from '../../moves/cut';
 import { weavesToPlace } from '../../moves/topToPlace';
 import { add, placeSum, result, start } from '../../reckon/handSum';
 import { packetCard, packetSizes, packetSum } from '../../reckon/patterns/bankPacket';
+import { composedSum } from '../../reckon/patterns/composedCard';
 import { countDownSum, placeBehindBank } from '../../reckon/patterns/countDown';
 import { placesAfterDeals, roundsSum } from '../../reckon/patterns/dealtBack';
 import { digitSum, digitSumPlace, mostCut, ranksSum } from '../../reckon/patterns/digitSum';
-import { cardsBetween } from '../../reckon/patterns/gapCards';
+import { cardsBetween, gapSum } from '../../reckon/patterns/gapCards';
 import { calledPlace } from '../../reckon/patterns/numberLine';
 import { differenceSum, twoCuts } from '../../reckon/patterns/twoCuts';
 import { saidCards, saidNumber, saidWeaves } from '../said';
@@ -183,18 +183,11 @@ export const COMPOSED: SumKind = {
         ],
       };
     }
-    const lies = placeOf(home, now[named.place + 1]) ?? 0;
     return {
       shown,
       given: `${way}, counted from the top`,
       truth: saidNumber(named.place),
-      lines: [
-        start(lies, `${card} in the stack`),
-        add(-(stackNumber - 1), 'cut off'),
-        ...(lies > stackNumber - 1 ? [] : [add(home.length, 'once round')]),
-        add(-2, 'the two laid aside'),
-        result(named.place, 'from the top of the rest'),
-      ],
+      lines: composedSum(home, now[named.place + 1], stackNumber - 1, `${card} in the stack`),
     };
   },
 };
@@ -209,16 +202,10 @@ export const MISSING_CARD: SumKind = {
     const [upper, lower] = [cardBy(home, above), home[(above + 1) % home.length]];
     const between = cardsBetween(home, upper, lower);
     if (between?.length !== 1) return undefined;
-    const lies = placeOf(home, between[0]) ?? 0;
     return {
       shown: `${showCard(upper)} · ${showCard(lower)}`,
       truth: saidCards(between[0]),
-      lines: [
-        start(above, `where ${showCard(upper)} lies`),
-        add(1, 'the next'),
-        ...(above < home.length ? [] : [add(-home.length, 'once round')]),
-        result(lies, `where ${showCard(between[0])} lay`),
-      ],
+      lines: gapSum(home, upper, between[0]),
     };
   },
 };

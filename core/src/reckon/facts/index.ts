@@ -6,10 +6,8 @@ export {
   type Guess,
   type Possible,
   type State,
-  type Tally,
-  POSSIBLE,
 } from './deduce';
 export { describeFact, FACT, type Fact, parseFact } from './fact';
 export { FACT_FORMS, type FactForm } from './factForms';
 export { type Unknown } from './factSteps';
-export { describeState, reckonFacts, sayTally } from './sayDeduction';
+export { describeState, reckonFacts } from './sayDeduction';

@@ -3,12 +3,29 @@ import { Card } from '../../deck/card';
 import { showCard } from '../../deck/notation';
 import { Order, placeOf } from '../../deck/order';
 import { cut } from '../../moves/cut';
-import { add, result, start } from '../handSum';
+import { add, result, start, SumLine } from '../handSum';
 import { KnownFact, Reckoned, reckoned, unreckoned } from '../reckoning';
 import { cardField, num } from '../../form/fields';
 import { cardAtPart, Pattern } from './pattern';
 
 const WAYS: readonly ComposedWay[] = ['rank then suit', 'suit then rank'];
+
+/**
+ * How far down the rest a card lies, from its place in the pack before the cut.
+ *
+ * @param off how many cards are cut off, 0 to N − 1. @param says what its place in the pack is called.
+ */
+export const composedSum = (pack: Order, card: Card, off: number, says: string): readonly SumLine[] => {
+  const from = placeOf(pack, card) ?? 0;
+  const round = from > off ? 0 : pack.length;
+  return [
+    start(from, says),
+    add(-off, 'cut off'),
+    ...(round === 0 ? [] : [add(round, 'once round')]),
+    add(-2, 'the two laid aside'),
+    result(from - off + round - 2, 'from the top of the rest'),
+  ];
+};
 
 /**
  * After a cut the two cards on top are laid aside. The rank of the one and the suit of the other name a card,
@@ -52,13 +69,7 @@ export const reckonComposedCard = (now: Order, first: Card): Reckoned => {
     sum:
       wanted === undefined || top.named?.place === undefined
         ? []
-        : [
-            start(wanted, `where ${showCard(top.named.card)} lies`),
-            add(-(place - 1), 'cut off'),
-            ...(wanted > place - 1 ? [] : [add(now.length, 'once round')]),
-            add(-2, 'the two laid aside'),
-            result(top.named.place, 'from the top of the rest'),
-          ],
+        : composedSum(now, top.named.card, place - 1, `where ${showCard(top.named.card)} lies`),
     known,
     marks: [
       { place, mark: 'seen' },

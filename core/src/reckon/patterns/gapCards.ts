@@ -3,7 +3,7 @@ import { Card, mateOf } from '../../deck/card';
 import { showCard } from '../../deck/notation';
 import { Order, placeOf } from '../../deck/order';
 import { Move } from '../../moves/move';
-import { add, result, start } from '../handSum';
+import { add, result, start, SumLine } from '../handSum';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
 import { cardField, num } from '../../form/fields';
 import { Pattern } from './pattern';
@@ -14,6 +14,17 @@ export const cardsBetween = (order: Order, above: Card, below: Card): Card[] | u
   if (from === undefined || to === undefined || from === to) return undefined;
   const count = (to - from - 1 + order.length) % order.length;
   return Array.from({ length: count }, (_, index) => order[(from + index) % order.length]);
+};
+
+/** Where the first card of a gap lay, from the card above it, both in the order. */
+export const gapSum = (order: Order, above: Card, first: Card): readonly SumLine[] => {
+  const from = placeOf(order, above) ?? 0;
+  return [
+    start(from, `where ${showCard(above)} lies`),
+    add(1, 'the next'),
+    ...(from < order.length ? [] : [add(-order.length, 'once round')]),
+    result(placeOf(order, first) ?? 0, `where ${showCard(first)} lay`),
+  ];
 };
 
 /** Whether the whole order has its mates half the pack apart, so that one half tells the other. */
@@ -46,7 +57,6 @@ export const reckonGap = (now: Order, above: Card, below: Card): Reckoned => {
     );
   const names = taken.map(showCard).join(' and ');
   const [first] = taken;
-  const aboveAt = placeOf(now, above) ?? 0;
   return reckoned({
     answer: taken.length === 1 ? `The card is ${names}` : `The cards are ${names}`,
     notes: [
@@ -60,12 +70,7 @@ export const reckonGap = (now: Order, above: Card, below: Card): Reckoned => {
           ]
         : []),
     ],
-    sum: [
-      start(aboveAt, `where ${showCard(above)} lies`),
-      add(1, 'the next'),
-      ...(aboveAt < now.length ? [] : [add(-now.length, 'once round')]),
-      result(placeOf(now, first) ?? 0, `where ${showCard(first)} lay`),
-    ],
+    sum: gapSum(now, above, first),
     moves: taken.map((card, index): Move => ({
       kind: 'take',
       place:

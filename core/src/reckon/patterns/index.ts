@@ -4,15 +4,7 @@ export { reckonCountDown } from './countDown';
 export { reckonDealtBack } from './dealtBack';
 export { digitSumPlace, reckonNextRanks } from './digitSum';
 export { reckonGap } from './gapCards';
-export {
-  estimatesOf,
-  KEY_CARD,
-  keyCardCounter,
-  type KeyCardHits,
-  keyCardTry,
-  keyCardUse,
-  reckonKeyCard,
-} from './keyCard';
+export { estimatesOf, KEY_CARD, type KeyCardHits, keyCardTry, keyCardUse, reckonKeyCard } from './keyCard';
 export { movedCards, reckonMovedCard } from './movedCard';
 export {
   type Call,
