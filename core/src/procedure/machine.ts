@@ -38,7 +38,6 @@ export class Machine implements World {
   readonly table: Table;
   readonly values: Int32Array;
   readonly failures: Failure[] = [];
-  /** How many instructions were done. */
   steps = 0;
   /** Set where the table could not hold all that was to be kept: the run ended there. */
   full = false;
@@ -150,13 +149,7 @@ export class Machine implements World {
           at++;
           break;
         case Do.Top:
-          if (table.sizes[instruction.packet] > 0) {
-            values[instruction.value] = table.top(instruction.packet);
-            at++;
-          } else {
-            values[instruction.value] = NONE;
-            at = this.end(CANNOT, at);
-          }
+          at = this.top(instruction, at);
           break;
         case Do.Give: {
           const value = instruction.read(this);
@@ -215,6 +208,13 @@ export class Machine implements World {
     }
     table.lift(packet, count, other, to === 1);
     return at + 1;
+  }
+
+  /** Looks at the top card of a packet; gives where the world goes on. */
+  private top({ packet, value }: Instruction, at: number): number {
+    const hasTop = this.table.sizes[packet] > 0;
+    this.values[value] = hasTop ? this.table.top(packet) : NONE;
+    return hasTop ? at + 1 : this.end(CANNOT, at);
   }
 
   /** Whether something claimed to be known can be worked out at all; notes what it is under these sights. */
