@@ -1,4 +1,4 @@
-import { below, parseOrder, parsePart, Rng, seededRng } from '@enumeron/core/deck';
+import { randomInt, parseOrder, parsePart, Rng, seededRng } from '@enumeron/core/deck';
 import { makeName, nameProblem } from '@enumeron/core/formats';
 import { DRAFT } from '@enumeron/core/file/rehearse/draft';
 import type { Procedure } from '@enumeron/core/file/procedure/procedure';
@@ -34,7 +34,7 @@ const [SEED, CASES, SLOW] = [Number(process.argv[2] ?? 1), Number(process.argv[3
 const LOOKED = 20;
 
 const rng: Rng = seededRng(SEED);
-const pick = <Item>(items: readonly Item[]): Item => items[below(rng, items.length)];
+const pick = <Item>(items: readonly Item[]): Item => items[randomInt(rng, items.length)];
 
 const nested = (depth: number): string => '['.repeat(depth) + ']'.repeat(depth);
 const ODD: readonly (() => unknown)[] = [
@@ -49,7 +49,7 @@ const ODD: readonly (() => unknown)[] = [
   () => new Array<number>(100_000).fill(0),
   () => 'x'.repeat(100_000),
   () => ({ ['__proto__']: { polluted: true }, constructor: { prototype: 1 } }),
-  () => below(rng, 200) - 50,
+  () => randomInt(rng, 200) - 50,
 ];
 
 /** Every place inside a value, as a path. */
@@ -69,7 +69,7 @@ const mutatedValue = (value: unknown): unknown => {
     (part, each) => (part as Record<string, unknown>)[each],
     copy,
   ) as Record<string, unknown>;
-  switch (below(rng, 4)) {
+  switch (randomInt(rng, 4)) {
     case 0:
       if (Array.isArray(holder)) holder.splice(Number(name), 1);
       else Reflect.deleteProperty(holder, name);
@@ -92,12 +92,12 @@ const asText = (value: unknown): string => {
 
 /** Characters away, doubled or exchanged; cut off; or wrapped. */
 const mutatedText = (text: string): string => {
-  const at = below(rng, text.length + 1);
-  switch (below(rng, 7)) {
+  const at = randomInt(rng, text.length + 1);
+  switch (randomInt(rng, 7)) {
     case 0:
       return text.slice(0, at);
     case 1:
-      return text.slice(0, at) + text.slice(at + 1 + below(rng, 20));
+      return text.slice(0, at) + text.slice(at + 1 + randomInt(rng, 20));
     case 2:
       return (
         text.slice(0, at) +
@@ -107,7 +107,7 @@ const mutatedText = (text: string): string => {
     case 3:
       return text.slice(0, at) + text.slice(at, at + 200).repeat(3) + text.slice(at);
     case 4:
-      return nested(below(rng, 30_000));
+      return nested(randomInt(rng, 30_000));
     case 5:
       return `{"a":${text}}`;
     default:
@@ -292,7 +292,7 @@ const ALL = EVERY.filter(({ name }) => name.includes(process.argv[4] ?? ''));
 /** A file or a row that was changed in one place to three. */
 const mutated = (tried: Tried): string => {
   let text = pick(tried.seeds);
-  const times = 1 + below(rng, 3);
+  const times = 1 + randomInt(rng, 3);
   for (let time = 0; time < times; time++)
     try {
       text = tried.json || rng() < 0.6 ? asText(mutatedValue(JSON.parse(text))) : mutatedText(text);

@@ -1,4 +1,4 @@
-import { below, Rng } from '../src/deck/rng';
+import { randomInt, Rng } from '../src/deck/rng';
 
 type Json = Record<string, unknown>;
 interface Named {
@@ -15,7 +15,7 @@ const CARDS = ['AC', '7D', 'QH', 'KS', '2S', 'X1', '7D*', '-'];
  * them all one by one. Names are used where they are given, and now and then where they are not.
  */
 export const randomProcedure = (rng: Rng): Json => {
-  const pick = <Item>(items: readonly Item[]): Item => items[below(rng, items.length)];
+  const pick = <Item>(items: readonly Item[]): Item => items[randomInt(rng, items.length)];
   const often = (chance: number): boolean => rng() < chance;
   const packet = (): string => (often(0.6) ? 'pack' : pick(PACKETS));
   const other = (than: string): string => pick(PACKETS.filter((name) => name !== than));
@@ -24,7 +24,7 @@ export const randomProcedure = (rng: Rng): Json => {
   const number = (names: readonly Named[], depth: number, looks: boolean): unknown => {
     const named = names.filter(({ kind }) => kind === 'number');
     if (named.length > 0 && often(0.45)) return pick(named).name;
-    if (depth === 0 || often(0.4)) return below(rng, 7) - (often(0.1) ? 3 : 0);
+    if (depth === 0 || often(0.4)) return randomInt(rng, 7) - (often(0.1) ? 3 : 0);
     const n = (): unknown => number(names, depth - 1, looks);
     const c = (): unknown => card(names, depth - 1, looks);
     const forms: (() => Json)[] = [
@@ -156,9 +156,9 @@ export const randomProcedure = (rng: Rng): Json => {
           if (left === 0) return { do: 'turn', by, packet: from };
           left--;
           const told = often(0.4);
-          const low = often(0.8) ? below(rng, 3) : number(names, 0, true);
+          const low = often(0.8) ? randomInt(rng, 3) : number(names, 0, true);
           const to = often(0.8)
-            ? below(rng, 3) + (typeof low === 'number' ? low : 1)
+            ? randomInt(rng, 3) + (typeof low === 'number' ? low : 1)
             : { 'size of': packet() };
           return { do: 'choose', name: give('number', told), from: low, to, told, ...likely() };
         },
@@ -166,8 +166,8 @@ export const randomProcedure = (rng: Rng): Json => {
       if (depth > 0)
         kinds.push(
           () => {
-            const then = steps(names, 1 + below(rng, 2), depth - 1, left);
-            const otherwise = often(0.5) ? steps(names, 1 + below(rng, 2), depth - 1, left) : undefined;
+            const then = steps(names, 1 + randomInt(rng, 2), depth - 1, left);
+            const otherwise = often(0.5) ? steps(names, 1 + randomInt(rng, 2), depth - 1, left) : undefined;
             left = Math.max(0, left - 1);
             const out = often(0.2) ? [{ do: 'out', words: 'another way' }] : [];
             return {
@@ -180,9 +180,9 @@ export const randomProcedure = (rng: Rng): Json => {
             left--;
             const name = `n${given++}`;
             const inside = [...names, { name, kind: 'number' as const, known: false }];
-            const of = Array.from({ length: 1 + below(rng, 3) }, () => ({
+            const of = Array.from({ length: 1 + randomInt(rng, 3) }, () => ({
               words: 'so',
-              steps: steps(inside, below(rng, 3), depth - 1, left).steps,
+              steps: steps(inside, randomInt(rng, 3), depth - 1, left).steps,
             }));
             names = inside;
             return { do: 'choose one', name, of, ...likely() };
@@ -190,9 +190,9 @@ export const randomProcedure = (rng: Rng): Json => {
           () => ({
             ...{ do: 'repeat', by },
             ...(often(0.6)
-              ? { times: often(0.5) ? below(rng, 3) : n() }
-              : { while: condition(usable, 0, !mine), most: 1 + below(rng, 4) }),
-            steps: steps(names, 1 + below(rng, 2), depth - 1, Math.min(left, 1)).steps,
+              ? { times: often(0.5) ? randomInt(rng, 3) : n() }
+              : { while: condition(usable, 0, !mine), most: 1 + randomInt(rng, 4) }),
+            steps: steps(names, 1 + randomInt(rng, 2), depth - 1, Math.min(left, 1)).steps,
           }),
         );
       const next = pick(kinds)();
@@ -203,12 +203,12 @@ export const randomProcedure = (rng: Rng): Json => {
   };
 
   const cards = (): unknown[] =>
-    Array.from({ length: 2 + below(rng, 5) }, () =>
+    Array.from({ length: 2 + randomInt(rng, 5) }, () =>
       often(0.05) ? { indifferent: { sum: ['few', 1] } } : pick(CARDS),
     );
   return {
     name: 'at random',
-    givens: { few: below(rng, 3) },
+    givens: { few: randomInt(rng, 3) },
     packets: {
       ...{ pack: [...cards(), ...cards()], hand: cards(), table: cards() },
       ...(often(0.5) ? { second: cards() } : {}),
@@ -221,7 +221,7 @@ export const randomProcedure = (rng: Rng): Json => {
           { name: 'few', kind: 'number', known: true },
           { name: 'first', kind: 'number', known: true },
         ],
-        ...([4 + below(rng, 6), 2, 3] as const),
+        ...([4 + randomInt(rng, 6), 2, 3] as const),
       ).steps,
     ],
   };

@@ -35,7 +35,7 @@ export interface WayIn extends Page {
 }
 
 /** What can be told from any room and is shown in one: the card and number that are wanted, facts, riffles. */
-export type Told = 'wanted' | 'facts' | 'riffles';
+export type WhatIsTold = 'wanted' | 'facts' | 'riffles';
 
 /** A place with pages of its own. */
 export interface Place {
@@ -58,7 +58,7 @@ export interface Room extends Place {
   /** What undo takes back while it is open. */
   readonly line: Line;
   /** What it shows of all that can be told, and at which address below its own. */
-  readonly shows?: Readonly<Partial<Record<Told, string>>>;
+  readonly shows?: Readonly<Partial<Record<WhatIsTold, string>>>;
   /** Fetches what its first view shows behind itself; called while nothing else is to be done. */
   ahead?(injector: Injector): Promise<unknown>;
   /** What it has of the demo world; laid out on the first visit. */

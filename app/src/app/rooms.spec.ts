@@ -13,7 +13,7 @@ import { Storage } from './storage/storage';
 import { ask } from './frame/ask/ask';
 import { nearestPages } from './frame/nearest-pages';
 import { addressOf, FIRST_ROOM, lineAt, PLACES, roomAt, ROOMS } from './rooms';
-import { Told } from './room';
+import { WhatIsTold } from './room';
 
 const PROJECT = join(__dirname, '../../..');
 const ASKED = { home: [0, 1, 2], now: [0, 1, 2], tolerance: {} as never };
@@ -99,8 +99,8 @@ test('each has a key, an address and a name of its own', () => {
 });
 
 test('whatever can be told is shown in one room', () => {
-  const told: Readonly<Record<Told, true>> = { wanted: true, facts: true, riffles: true };
-  for (const each of Object.keys(told) as Told[]) {
+  const told: Readonly<Record<WhatIsTold, true>> = { wanted: true, facts: true, riffles: true };
+  for (const each of Object.keys(told) as WhatIsTold[]) {
     expect(ROOMS.filter(({ shows }) => shows?.[each] !== undefined)).toHaveLength(1);
     expect(roomAt(`/${addressOf(each).join('/')}`)).toBeDefined();
   }

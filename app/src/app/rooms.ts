@@ -3,7 +3,7 @@ import { Line } from './storage/kind';
 import { LEARN } from './learn/room';
 import { RECKON } from './reckon/room';
 import { REHEARSE } from './rehearse/room';
-import { Place, Room, Told } from './room';
+import { Place, Room, WhatIsTold } from './room';
 import { SETTINGS } from './settings/room';
 import { WEAVE } from './weave/room';
 
@@ -34,7 +34,7 @@ export const roomAt = (url: string): Room | undefined => ROOMS.find(isAt(url));
 export const lineAt = (url: string): Line => roomAt(url)?.line ?? FIRST_ROOM.line;
 
 /** The address, part by part, where something that was told is shown. */
-export const addressOf = (told: Told): readonly string[] =>
+export const addressOf = (told: WhatIsTold): readonly string[] =>
   ROOMS.flatMap(({ path, shows }) =>
     shows?.[told] === undefined ? [] : [path, shows[told]].filter((part) => part !== ''),
   );

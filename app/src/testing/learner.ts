@@ -1,5 +1,5 @@
 import { formatCard } from '@enumeron/core/deck';
-import { Said } from '@enumeron/core/learn';
+import { Answer } from '@enumeron/core/learn';
 import { Clock } from '../app/platform/clock';
 
 /** A clock that goes only when it is told to. */
@@ -43,7 +43,7 @@ export const press = (key: string): KeyboardEvent => {
 };
 
 /** The keys that answer with this; a number of one digit may want Enter, a row of weaves always does. */
-export const keysOf = (said: Said): string[] => {
+export const keysOf = (said: Answer): string[] => {
   switch (said.kind) {
     case 'number':
       return [...said.number.toString()];

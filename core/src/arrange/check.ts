@@ -2,7 +2,7 @@ import { Card } from '../deck/card';
 import { mod } from '../deck/mod';
 import { showCard } from '../deck/notation';
 import { Order, placeOf } from '../deck/order';
-import { cards } from '../moves/wording';
+import { countOfCards } from '../moves/wording';
 import { offsetOf } from '../deck/offset';
 
 /** What a pack told card by card looks like beside the order that it should be in. */
@@ -51,7 +51,7 @@ export const checkPack = (home: Order, told: Order): PackCheck => {
       ? []
       : [whole === 0 ? 'The pack is in order.' : `The pack is in order, turned by ${whole}.`]),
     ...(told.length > 0 && odd.length === 0 && whole === undefined
-      ? [`${cards(told.length)} in order so far${offset === 0 ? '' : `, turned by ${offset}`}.`]
+      ? [`${countOfCards(told.length)} in order so far${offset === 0 ? '' : `, turned by ${offset}`}.`]
       : []),
     ...(odd.length > 0
       ? [`Out of step at ${odd.slice(0, 12).join(', ')}${odd.length > 12 ? ' …' : ''}.`]

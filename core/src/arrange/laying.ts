@@ -1,7 +1,7 @@
 import { Card, mateOf, rankOf } from '../deck/card';
 import { showRank } from '../deck/notation';
 import { Order } from '../deck/order';
-import { cards } from '../moves/wording';
+import { countOfCards } from '../moves/wording';
 import { Bank } from '../deck/bank';
 
 /**
@@ -77,7 +77,7 @@ const sayBankGather = (bank: Bank, heaps: Heaps): string => {
       ? 'Put the bank on the rest.'
       : below === 0
         ? 'Put the rest on the bank.'
-        : `Put the bank under the top ${cards(first - 1)} of the rest, so that ${below} are below it.`)
+        : `Put the bank under the top ${countOfCards(first - 1)} of the rest, so that ${below} are below it.`)
   );
 };
 

@@ -2,7 +2,7 @@ import { Card } from '../deck/card';
 import { mod } from '../deck/mod';
 import { Order } from '../deck/order';
 import { Outcome } from '../deck/problem';
-import { below, Rng, seededRng, shuffled } from '../deck/rng';
+import { randomInt, Rng, seededRng, shuffled } from '../deck/rng';
 import { oneStep } from '../job/job';
 import { Conditions, faultsAt } from './conditions';
 import { searchOrder, whyNoOrder } from './searchOrder';
@@ -26,8 +26,8 @@ const byExchanges = (pack: readonly Card[], conditions: Conditions, rng: Rng): O
   for (let round = 0; round < TRIES; round++) {
     const at = broken.findIndex((count) => count > 0);
     if (at < 0) return order;
-    const one = mod(at + below(rng, 2), size);
-    const other = below(rng, size);
+    const one = mod(at + randomInt(rng, 2), size);
+    const other = randomInt(rng, size);
     [order[one], order[other]] = [order[other], order[one]];
     const after = [...runsNear(one, other, reach, size)].map((index) => ({
       index,

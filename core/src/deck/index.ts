@@ -49,7 +49,7 @@ export {
   readEntries,
 } from './orderText';
 export { type Outcome, type Problem, sayProblem } from './problem';
-export { below, type Rng, seededRng, shuffled } from './rng';
+export { randomInt, type Rng, seededRng, shuffled } from './rng';
 export {
   cardList,
   CARD,

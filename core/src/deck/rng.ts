@@ -21,13 +21,13 @@ export const seededRng = (seed: number): Rng => {
 };
 
 /** A whole number from 0 to `limit` − 1, each as likely. */
-export const below = (rng: Rng, limit: number): number => Math.floor(rng() * limit);
+export const randomInt = (rng: Rng, limit: number): number => Math.floor(rng() * limit);
 
 /** The items in an order in which every arrangement is as likely (Fisher–Yates). The input stays as it is. */
 export const shuffled = <Item>(items: readonly Item[], rng: Rng): Item[] => {
   const result = [...items];
   for (let last = result.length - 1; last > 0; last--) {
-    const other = below(rng, last + 1);
+    const other = randomInt(rng, last + 1);
     [result[last], result[other]] = [result[other], result[last]];
   }
   return result;

@@ -1,13 +1,13 @@
 import { formatCard } from '../deck/notation';
 import { numberOrder, Order } from '../deck/order';
-import { Asks, EMPTY, pickCard, Typed, typeKey } from './entry';
+import { AnswerKind, NO_INPUT, pickCard, Typed, typeKey } from './entry';
 import { itemsOf, MORE_DIRECTIONS, truthOf } from './item';
 
 const pack = numberOrder();
-const typed = (asks: Asks, keys: string, order: Order = pack): Typed =>
+const typed = (asks: AnswerKind, keys: string, order: Order = pack): Typed =>
   [...keys].reduce<Typed>(
     (entry, key) => typeKey(asks, entry, key === '⏎' ? 'Enter' : key === '⌫' ? 'Backspace' : key, order),
-    EMPTY,
+    NO_INPUT,
   );
 
 test('every number of every size of pack is answered by its digits, as early as it can be', () => {
@@ -41,7 +41,7 @@ test('every answer can be typed in its usual ways', () => {
   }
 });
 
-test.each<[Asks, string, string, boolean]>([
+test.each<[AnswerKind, string, string, boolean]>([
   ['off', '12', '12', true],
   ['off', '-12', '-12', true],
   ['off', '1-2', '-12', true],
@@ -90,7 +90,7 @@ test('a card that is pressed takes the place of a half-typed one, and is the fir
   expect(one).toEqual({ text: '7D ' });
   expect(pickCard('two cards', one, 46)).toEqual({ text: '7D 8S', said: { kind: 'cards', cards: [19, 46] } });
   expect(pickCard('two cards', { text: '7d 8' }, 46).said).toEqual({ kind: 'cards', cards: [19, 46] });
-  expect(pickCard('card', EMPTY, 54 + 19).said).toEqual({ kind: 'cards', cards: [54 + 19] });
+  expect(pickCard('card', NO_INPUT, 54 + 19).said).toEqual({ kind: 'cards', cards: [54 + 19] });
   expect(pickCard('number', { text: '4' }, 46)).toEqual({ text: '4' });
 });
 

@@ -3,21 +3,21 @@ import { formatCard, parseCard } from '../deck/notation';
 import { Order } from '../deck/order';
 import { WeaveKind } from '../moves/weave';
 import { Item } from './item';
-import { Said, saidCards, saidNumber, saidOff, saidWeaves } from './said';
+import { Answer, saidCards, saidNumber, saidOff, saidWeaves } from './said';
 
 /** What a question is answered with: how far off something lies is a number, `-` before it where it is too high. */
-export type Asks = 'number' | 'off' | 'card' | 'two cards' | 'weaves';
+export type AnswerKind = 'number' | 'off' | 'card' | 'two cards' | 'weaves';
 
-export const asksOf = ({ direction }: Item): Asks =>
+export const asksOf = ({ direction }: Item): AnswerKind =>
   direction === 'number' || direction === 'mate' ? 'number' : direction === 'around' ? 'two cards' : 'card';
 
 /** What has been typed of an answer, and the answer once it is complete. */
 export interface Typed {
   readonly text: string;
-  readonly said?: Said;
+  readonly said?: Answer;
 }
 
-export const EMPTY: Typed = { text: '' };
+export const NO_INPUT: Typed = { text: '' };
 
 /** A number is done at its second digit, or when none could follow. @param largest the largest that it can be. */
 const typeNumber = (text: string, key: string, largest: number): Typed => {
@@ -48,7 +48,7 @@ const typeWeaves = (text: string, key: string): Typed => ({
 });
 
 /** What Enter makes of what has been typed: the answer, where that is whole. */
-const typedWhole = (asks: Asks, text: string): Said | undefined => {
+const typedWhole = (asks: AnswerKind, text: string): Answer | undefined => {
   if (asks === 'number' && text !== '') return saidNumber(Number(text));
   if (asks === 'off' && /\d/.test(text)) return saidOff(Number(text));
   if (asks === 'weaves') return saidWeaves([...text].map((key): WeaveKind => (key === 'i' ? 'in' : 'out')));
@@ -81,10 +81,10 @@ const typeCard = (text: string, key: string, order: Order, wanted: number): Type
   return { text: begun === undefined ? text : [...others, begun].join(' ') };
 };
 
-const wantedOf = (asks: Asks): number => (asks === 'two cards' ? 2 : 1);
+const wantedOf = (asks: AnswerKind): number => (asks === 'two cards' ? 2 : 1);
 
 /** An answer with a card that was pressed whole: it takes the place of one that is half typed. */
-export const pickCard = (asks: Asks, { text }: Typed, card: Card): Typed =>
+export const pickCard = (asks: AnswerKind, { text }: Typed, card: Card): Typed =>
   asks === 'card' || asks === 'two cards'
     ? withCard([...text.split(' ').slice(0, -1), formatCard(card)], wantedOf(asks))
     : { text };
@@ -95,7 +95,7 @@ export const pickCard = (asks: Asks, { text }: Typed, card: Card): Typed =>
  *
  * @param key as a keyboard event names it.
  */
-export const typeKey = (asks: Asks, { text }: Typed, key: string, order: Order): Typed => {
+export const typeKey = (asks: AnswerKind, { text }: Typed, key: string, order: Order): Typed => {
   if (key === 'Backspace') return { text: text.trimEnd().slice(0, -1) };
   if (key === 'Enter') {
     const said = typedWhole(asks, text);
@@ -116,7 +116,7 @@ export const typeKey = (asks: Asks, { text }: Typed, key: string, order: Order):
 };
 
 /** What has been typed, for the eye. */
-export const showTyped = (asks: Asks, { text }: Typed): string =>
+export const showTyped = (asks: AnswerKind, { text }: Typed): string =>
   asks === 'off'
     ? text.replace('-', '−')
     : asks === 'weaves'

@@ -1,7 +1,7 @@
 export { type Band, type ForecastArgs, forecastOf, type ForecastRuns } from './forecast';
 export { type Blocks, blocksOf, parseEnds } from './blocks';
-export { type Asks, asksOf, EMPTY, pickCard, showTyped, type Typed, typeKey } from './entry';
-export { recallRate, type Told, usualTime } from './speed';
+export { type AnswerKind, asksOf, NO_INPUT, pickCard, showTyped, type Typed, typeKey } from './entry';
+export { recallRate, type TimedAnswer, usualTime } from './speed';
 export { confusable } from './confusable';
 export { DAY, dayOf, dayStart, HOUR } from './day';
 export { type Answered, type Grade, gradeOf, isFluent, PACE, type Pace } from './grade';
@@ -41,7 +41,16 @@ export {
   scheduleBy,
   type ScheduleSettings,
 } from './schedule';
-export { type Said, saidCards, saidNumber, saidOff, saidWeaves, sameSaid, showSaid, speakSaid } from './said';
+export {
+  type Answer,
+  saidCards,
+  saidNumber,
+  saidOff,
+  saidWeaves,
+  sameSaid,
+  showSaid,
+  speakSaid,
+} from './said';
 export * from './sums';
 export * from './standing';
 export {

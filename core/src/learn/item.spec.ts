@@ -16,7 +16,7 @@ import {
   sayConfused,
   truthOf,
 } from './item';
-import { Said, showSaid } from './said';
+import { Answer, showSaid } from './said';
 
 const ALL = [...DIRECTIONS, ...MORE_DIRECTIONS];
 /** Packs of every kind: small, full, with jokers, with second copies. */
@@ -54,7 +54,7 @@ test('every truth is what is found by laying the order out and looking', () => {
       const round = [order[order.length - 1], ...order, order[0]];
       for (const item of itemsOf(order, ALL)) {
         const at = lies(item.card);
-        const truths: Record<Item['direction'], Said> = {
+        const truths: Record<Item['direction'], Answer> = {
           number: { kind: 'number', number: at },
           card: { kind: 'cards', cards: [item.card] },
           after: { kind: 'cards', cards: [round[at + 1]] },

@@ -2,7 +2,7 @@ import { Card, firstOf, mateOf } from '../deck/card';
 import { mod } from '../deck/mod';
 import { formatCard, parseCard, showCard } from '../deck/notation';
 import { Order, placeOf } from '../deck/order';
-import { Said, saidCards, saidNumber, sameSaid, showSaid } from './said';
+import { Answer, saidCards, saidNumber, sameSaid, showSaid } from './said';
 
 /**
  * One way in which a card is asked: its number, the card of its number, what follows it, what precedes it, both cards
@@ -38,10 +38,10 @@ export const parseItem = (text: string): Item | undefined => {
 const neighbour = (order: Order, card: Card, steps: number): Card =>
   order[mod((placeOf(order, card) ?? 1) - 1 + steps, order.length)];
 
-export const promptOf = ({ direction, card }: Item, order: Order): Said =>
+export const promptOf = ({ direction, card }: Item, order: Order): Answer =>
   direction === 'card' ? saidNumber(placeOf(order, card) ?? 0) : saidCards(card);
 
-export const truthOf = ({ direction, card }: Item, order: Order): Said => {
+export const truthOf = ({ direction, card }: Item, order: Order): Answer => {
   switch (direction) {
     case 'number':
       return saidNumber(placeOf(order, card) ?? 0);
@@ -76,12 +76,12 @@ export const itemsOf = (order: Order, directions: readonly Direction[] = DIRECTI
 /** What an answer is worth: whether it is right, the truth, and what it would have been right for. */
 export interface Verdict {
   readonly right: boolean;
-  readonly truth: Said;
+  readonly truth: Answer;
   /** The item that the wrong answer answers, of the same direction: what was confused with what. */
   readonly confused: Item | undefined;
 }
 
-export const judge = (item: Item, order: Order, answer: Said): Verdict => {
+export const judge = (item: Item, order: Order, answer: Answer): Verdict => {
   const truth = truthOf(item, order);
   const right = sameSaid(truth, answer);
   const confused = right
@@ -94,7 +94,7 @@ export const judge = (item: Item, order: Order, answer: Said): Verdict => {
 export const sayConfused = (
   { direction }: Item,
   order: Order,
-  said: Said,
+  said: Answer,
   other: Item | undefined,
 ): string => {
   if (!other) return '';

@@ -1,7 +1,7 @@
 import { DAY } from './day';
 import { Grade } from './grade';
 import { replay, scheduleBy } from './schedule';
-import { recallRate, Told, usualTime } from './speed';
+import { recallRate, TimedAnswer, usualTime } from './speed';
 
 const schedule = scheduleBy();
 const START = Date.UTC(2026, 3, 1, 10);
@@ -9,7 +9,7 @@ const before = replay(
   schedule,
   ([3, 3, 3] as Grade[]).map((grade, index) => ({ grade, at: START + index * 3 * DAY })),
 );
-const told = (part: Partial<Told>): Told => ({
+const told = (part: Partial<TimedAnswer>): TimedAnswer => ({
   at: START + 20 * DAY,
   right: true,
   ms: 1000,

@@ -1,7 +1,7 @@
 import { Memory, Schedule } from './schedule';
 
 /** An answer as the user's own rates are taken from it. */
-export interface Told {
+export interface TimedAnswer {
   readonly at: number;
   readonly right: boolean;
   /** Milliseconds from the prompt to the first key. */
@@ -15,7 +15,7 @@ export interface Told {
 const [UNKNOWN, BETWEEN] = [5000, 1500];
 
 /** What an answer of this user takes with reading and going on, in milliseconds: the median of these. */
-export const usualTime = (answers: readonly Told[]): number => {
+export const usualTime = (answers: readonly TimedAnswer[]): number => {
   const times = answers
     .filter(({ interrupted }) => !interrupted)
     .map(({ ms }) => ms)
@@ -30,7 +30,7 @@ const AS_EXPECTED = 20;
  * How often the user was right with items that were held, over how often the schedule expected it: 1 is as expected.
  * Some answers as expected are counted in, so that a few do not say much.
  */
-export const recallRate = (schedule: Schedule, answers: readonly Told[]): number => {
+export const recallRate = (schedule: Schedule, answers: readonly TimedAnswer[]): number => {
   const held = answers.flatMap(({ before, at, right }) =>
     before?.state === 2 ? [{ right, expected: schedule.recall(before, at) }] : [],
   );

@@ -2,7 +2,7 @@ import { mod } from '../deck/mod';
 import { Order } from '../deck/order';
 import { COUNT } from './counts';
 import { Rule } from './rule';
-import { cards } from './wording';
+import { countOfCards } from './wording';
 
 /** The top `count` cards, as they are, go to the bottom. */
 export interface Cut {
@@ -32,5 +32,5 @@ export const CUT: Rule<Cut> = {
   invert: ({ count }, size) => ({ kind: 'cut', count: mod(-count, size) }),
   place: ({ count }, place, size) => mod(place - 1 - count, size) + 1,
   describe: ({ count }) =>
-    count === 0 ? 'Leave the pack as it is.' : `Cut ${cards(count)} from the top to the bottom.`,
+    count === 0 ? 'Leave the pack as it is.' : `Cut ${countOfCards(count)} from the top to the bottom.`,
 };

@@ -1,7 +1,7 @@
 import { Order } from '../deck/order';
 import { COUNT } from './counts';
 import { Rule } from './rule';
-import { cards } from './wording';
+import { countOfCards } from './wording';
 
 /** The top `count` cards are dealt singly into a heap, which reverses them, and the heap goes back on top. */
 export interface Deal {
@@ -30,5 +30,5 @@ export const DEAL: Rule<Deal> = {
     const dealt = Math.min(count, size);
     return place <= dealt ? dealt + 1 - place : place;
   },
-  describe: ({ count }) => `Deal ${cards(count)} singly into a heap and drop the heap back on top.`,
+  describe: ({ count }) => `Deal ${countOfCards(count)} singly into a heap and drop the heap back on top.`,
 };

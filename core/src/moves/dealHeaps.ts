@@ -1,7 +1,7 @@
 import { mod } from '../deck/mod';
 import { Arrangement, arranging, invertArrangement, range } from './arrangement';
 import { Rule } from './rule';
-import { cards } from './wording';
+import { countOfCards } from './wording';
 import { eachOnce, listOf, Part, whole } from '../deck/shape';
 import { MOST_HEAPS } from './counts';
 
@@ -33,7 +33,7 @@ const heapSize = (heap: number, heaps: number, size: number): number => Math.flo
 
 const describeUndeal = ({ heaps, gather }: UndealHeaps, size?: number): string => {
   const packets = gather.map((heap) =>
-    size === undefined ? `heap ${heap}` : `${cards(heapSize(heap, heaps, size))} for heap ${heap}`,
+    size === undefined ? `heap ${heap}` : `${countOfCards(heapSize(heap, heaps, size))} for heap ${heap}`,
   );
   const last = size === undefined || size === 0 ? heaps : ((size - 1) % heaps) + 1;
   const turns = Array.from({ length: heaps }, (_, index) => mod(last - 1 - index, heaps) + 1);

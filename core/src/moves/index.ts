@@ -17,4 +17,4 @@ export {
   type WeaveKind,
   type WeavePacket,
 } from './weave';
-export { cards } from './wording';
+export { countOfCards } from './wording';

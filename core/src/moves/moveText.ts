@@ -2,7 +2,7 @@ import { joinCards } from '../deck/notation';
 import { Order } from '../deck/order';
 import { applyMove, Move, MOVE_RULES } from './move';
 import { Written } from './rule';
-import { cards } from './wording';
+import { countOfCards } from './wording';
 
 /** What a text was read as: a move, or what is wrong with it; neither while it is empty. */
 export interface MoveReading {
@@ -30,7 +30,7 @@ export const parseMoveText = (text: string, now: Order): MoveReading => {
   if (plain === '') return {};
   const tooLarge = numbersIn(plain).find((number) => number > now.length);
   if (tooLarge !== undefined)
-    return { problem: `${tooLarge} is more than the pack has: ${cards(now.length)}.` };
+    return { problem: `${tooLarge} is more than the pack has: ${countOfCards(now.length)}.` };
   for (const { pattern, parse } of WRITTEN_MOVES) {
     const found = pattern.exec(plain);
     const parts = found?.slice(1).map((part: string | undefined) => part ?? '');

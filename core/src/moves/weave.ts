@@ -3,7 +3,7 @@ import { Order } from '../deck/order';
 import { oneOf, optional } from '../deck/shape';
 import { COUNT } from './counts';
 import { Rule } from './rule';
-import { cards } from './wording';
+import { countOfCards } from './wording';
 
 /** Whether the top card stays on top (out) or becomes the second (in). */
 export type WeaveKind = 'in' | 'out';
@@ -92,13 +92,14 @@ export const weave = (order: Order, kind: WeaveKind): Order => weaveTop(order, o
 /** Takes a weave of the same kind back. */
 export const unweave = (order: Order, kind: WeaveKind): Order => unweaveTop(order, order.length, kind);
 
-const which = (top: number | undefined): string => (top === undefined ? 'the pack' : `the top ${cards(top)}`);
+const which = (top: number | undefined): string =>
+  top === undefined ? 'the pack' : `the top ${countOfCards(top)}`;
 
 /** Which part of an odd number of cards is the larger one. */
 const larger = (weave: WeaveKind, count: number | undefined): string =>
   count === undefined || count % 2 === 0
     ? ''
-    : ` with ${cards(Math.ceil(count / 2))} in the ${weave === 'out' ? 'upper' : 'lower'} part and ${Math.floor(count / 2)} in the other`;
+    : ` with ${countOfCards(Math.ceil(count / 2))} in the ${weave === 'out' ? 'upper' : 'lower'} part and ${Math.floor(count / 2)} in the other`;
 
 const SHAPE = { weave: oneOf('in', 'out'), top: optional(COUNT) };
 const PACKET_SHAPE = { weave: oneOf('in', 'out'), count: COUNT };
@@ -150,7 +151,7 @@ export const WEAVE_PACKET: Rule<WeavePacket, UnweavePacket> = {
   invert: (move) => ({ ...move, kind: 'unweave packet' }),
   place: ({ weave: kind, count }, place, size) => placeWoven(place, both(count, size), kind),
   describe: ({ weave: kind, count }) =>
-    `Take the top ${cards(count)} and weave them into the top of the rest, ` +
+    `Take the top ${countOfCards(count)} and weave them into the top of the rest, ` +
     `${kind === 'out' ? 'their' : 'the rest’s'} first card on top.`,
 };
 
@@ -166,6 +167,6 @@ export const UNWEAVE_PACKET: Rule<UnweavePacket, WeavePacket> = {
   invert: (move) => ({ ...move, kind: 'weave packet' }),
   place: ({ weave: kind, count }, place, size) => placeUnwoven(place, both(count, size), kind),
   describe: ({ weave: kind, count }) =>
-    `Jog out every other one of the top ${cards(count * 2)} (the ${kind === 'out' ? 'first, third' : 'second, fourth'} ` +
+    `Jog out every other one of the top ${countOfCards(count * 2)} (the ${kind === 'out' ? 'first, third' : 'second, fourth'} ` +
     'and so on), strip those out in one packet and put it on top.',
 };

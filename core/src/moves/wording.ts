@@ -1,7 +1,7 @@
 import { countOf } from '../deck/countOf';
 
 /** `1 card`, `2 cards`. */
-export const cards = (count: number): string => countOf(count, 'card');
+export const countOfCards = (count: number): string => countOf(count, 'card');
 
 /** `1st`, `2nd`, `3rd`, `4th`, … `11th`, `21st`. */
 export const ordinal = (count: number): string => {

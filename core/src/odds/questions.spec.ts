@@ -1,4 +1,4 @@
-import { below, seededRng } from '../deck/rng';
+import { randomInt, seededRng } from '../deck/rng';
 import { completeValues, Values } from '../form/field';
 import { runJob } from '../job/job';
 import { estimate } from './interval';
@@ -282,10 +282,10 @@ test('a curve goes through what is asked, keeps to values that go together, and 
 test('the narrowest stretch is what trying every stretch gives', () => {
   const rng = seededRng(4);
   for (let round = 0; round < 200; round++) {
-    const weights = Array.from({ length: 1 + below(rng, 9) }, () => below(rng, 5));
+    const weights = Array.from({ length: 1 + randomInt(rng, 9) }, () => randomInt(rng, 5));
     const all = weights.reduce((a, b) => a + b, 0) || 1;
     const chances = weights.map((weight) => weight / all);
-    const wanted = (1 + below(rng, 20)) / 20;
+    const wanted = (1 + randomInt(rng, 20)) / 20;
     const sum = (from: number, to: number): number =>
       weights.slice(from, to + 1).reduce((a, b) => a + b, 0) / all;
     const stretches = chances.flatMap((_, from) =>

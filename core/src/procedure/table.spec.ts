@@ -1,4 +1,4 @@
-import { below, Rng, seededRng, shuffled } from '../deck/rng';
+import { randomInt, Rng, seededRng, shuffled } from '../deck/rng';
 import { FACE_UP } from './run';
 import { MOST_CARDS, TableFull } from './packets';
 import { Table } from './table';
@@ -59,8 +59,8 @@ type Doing = (table: Table | PlainTable) => void;
 const anything = (sizes: readonly number[], rng: Rng): Doing => {
   const [one, other, third] = shuffled([...sizes.keys()], rng);
   const size = sizes[one];
-  const count = below(rng, size + 1);
-  const place = 1 + below(rng, Math.max(1, size));
+  const count = randomInt(rng, size + 1);
+  const place = 1 + randomInt(rng, Math.max(1, size));
   const doings: Doing[] = [
     (table) => table.lift(one, count, other, false),
     (table) => table.lift(one, count, other, true),
@@ -84,7 +84,7 @@ const anything = (sizes: readonly number[], rng: Rng): Doing => {
       ...Array<Doing>(3).fill((table) => table.take(one, place, other)),
       (table) => table.insert(one, other, 1 + (place % (sizes[other] + 1))),
     );
-  return doings[below(rng, doings.length)];
+  return doings[randomInt(rng, doings.length)];
 };
 
 const written = (table: Table, packet: number): number[] => {

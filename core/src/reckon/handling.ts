@@ -3,7 +3,7 @@ import { mod } from '../deck/mod';
 import { showCard } from '../deck/notation';
 import { Order, placeOf } from '../deck/order';
 import { Cut } from '../moves/cut';
-import { cards } from '../moves/wording';
+import { countOfCards } from '../moves/wording';
 import { cutBetween, fromFace } from '../deck/offset';
 
 /** How a number is counted out, each way landing on another place. */
@@ -121,7 +121,7 @@ const capital = (text: string): string => text.charAt(0).toUpperCase() + text.sl
 const describeShift = ({ displaced, from }: Handling): string =>
   displaced === 0
     ? 'Leave the pack as it is'
-    : `Move ${cards(displaced)} ${from === 'top' ? 'from top to bottom' : 'from bottom to top'}`;
+    : `Move ${countOfCards(displaced)} ${from === 'top' ? 'from top to bottom' : 'from bottom to top'}`;
 
 /** What to do, as one instruction without a full stop. */
 export const describeHandling = (handling: Handling): string => {
@@ -137,7 +137,7 @@ export const describeHandling = (handling: Handling): string => {
 export const describeCost = ({ way, counting, displaced }: Handling): string => {
   if (way === 'cut') return 'one cut, seen';
   if (way === 'hold') return 'no cut';
-  const moved = displaced === 0 ? 'nothing moves' : cards(displaced);
+  const moved = displaced === 0 ? 'nothing moves' : countOfCards(displaced);
   return counting === 'turn the last' ? moved : `${moved}, other count`;
 };
 
@@ -145,8 +145,8 @@ export const describeCost = ({ way, counting, displaced }: Handling): string => 
 export const describeSame = ({ way, displaced, from }: Handling): string | undefined => {
   if (way !== 'shift' || displaced === 0) return undefined;
   return from === 'top'
-    ? `Or put the top ${cards(displaced)} on the table and drop the rest on top.`
-    : `Or leave the last ${cards(displaced)} on the table, put the rest down and pick those up on top.`;
+    ? `Or put the top ${countOfCards(displaced)} on the table and drop the rest on top.`
+    : `Or leave the last ${countOfCards(displaced)} on the table, put the rest down and pick those up on top.`;
 };
 
 /** What is true once a handling is done, as a sentence. */

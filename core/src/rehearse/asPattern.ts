@@ -18,7 +18,7 @@ import { pathOf, stepAt } from './editSteps';
 import { onPack } from './onPack';
 import { hasChance } from './prove';
 import { sayCard } from './sayCard';
-import { answering, cardsNamed, Finding, Sight, titled, watch, Watched } from './watched';
+import { answering, cardsNamed, Finding, Sight, titled, instrument, Instrumented } from './watched';
 
 /** So many steps are done for one answer. */
 const BUDGET = 1_500_000;
@@ -47,7 +47,7 @@ interface AllFitting {
 
 /** Every world that fits what was told, as far as a budget of steps goes; yields how many steps are done. */
 function* fitting(
-  { procedure, sights, findings, outs, written }: Watched,
+  { procedure, sights, findings, outs, written }: Instrumented,
   told: Values,
   budget: number,
 ): Job<number, AllFitting> {
@@ -157,7 +157,7 @@ export const whyNoPattern = (procedure: Procedure): Problem | undefined => {
       what: 'It shuffles by chance: what follows from what you see is not certain.',
       remedy: 'Leave the shuffle out, or keep to Rehearse.',
     };
-  const { sights, findings, again } = watch(procedure);
+  const { sights, findings, again } = instrument(procedure);
   if (again !== undefined)
     return {
       ...{ where: `Step ${again}`, what: 'It is seen in every round of a repeat, and has no one field.' },
@@ -184,7 +184,7 @@ export interface SentArgs extends Asked, Pick<PatternPack, 'home' | 'now'> {
 
 const answerOfAll = ({ procedure, answer, told, home, now }: SentArgs, all: AllFitting): Reckoned => {
   const { procedure: laid, isInHand } = onPack(procedure, home, now);
-  const watched = watch(laid, told);
+  const watched = instrument(laid, told);
   const { worlds, isWhole } = all;
   if (worlds.length === 0)
     return isWhole
@@ -226,8 +226,8 @@ const answerOfAll = ({ procedure, answer, told, home, now }: SentArgs, all: AllF
   });
 };
 
-const watchedOn = ({ procedure, told, home, now }: SentArgs): Watched =>
-  watch(onPack(procedure, home, now).procedure, told);
+const watchedOn = ({ procedure, told, home, now }: SentArgs): Instrumented =>
+  instrument(onPack(procedure, home, now).procedure, told);
 
 /** What a procedure that was sent answers, as a job. */
 export const SENT_PATTERN: JobRule<SentArgs, number, Reckoned> = {
@@ -256,7 +256,7 @@ export const drawWorld = (
   { home, now }: Pick<PatternPack, 'home' | 'now'>,
   rng: Rng,
 ): Drawn | undefined => {
-  const watched = watch(onPack(procedure, home, now).procedure);
+  const watched = instrument(onPack(procedure, home, now).procedure);
   const acted = actOut(watched.procedure, [], 1, rng);
   const names = acted.scenes.at(-1)?.names ?? [];
   const found = new Map(names.map(({ name, value }) => [name, value]));
@@ -315,7 +315,7 @@ export const patternOf = (asked: Asked, path: string): Outcome<{ readonly patter
   const { procedure } = asked;
   const problem = whyNoPattern(procedure);
   if (problem) return { ok: false, problems: [problem] };
-  const { sights } = watch(procedure);
+  const { sights } = instrument(procedure);
   return {
     ok: true,
     pattern: {

@@ -7,7 +7,7 @@ import { Inputs, Range, Sum, SumKind, SumPack } from '../learn/sums/sum';
 import { SUM_KINDS } from '../learn/sums/kinds';
 import { answersTo, Asked, Drawn, drawWorld, whyNoPattern } from './asPattern';
 import { sayCard } from './sayCard';
-import { answering, watch } from './watched';
+import { answering, instrument } from './watched';
 
 /** What a sum is made from: a seed in two numbers. */
 const SEEDS: readonly Range[] = [
@@ -58,7 +58,7 @@ const sumOf = (asked: Asked, pack: SumPack, inputs: Inputs): Sum | undefined => 
 export const sumKindOf = (asked: Asked, way: string): SumKind | undefined => {
   const { procedure } = asked;
   if (whyNoPattern(procedure)) return undefined;
-  const { sights, findings } = watch(procedure);
+  const { sights, findings } = instrument(procedure);
   const finding = answering(findings, asked.answer);
   if (!finding) return undefined;
   const name = procedure.name.slice(0, LONGEST - 8);

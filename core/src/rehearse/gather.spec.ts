@@ -1,6 +1,6 @@
 import { numberOrder } from '../deck/order';
 import { sayProblem } from '../deck/problem';
-import { below, seededRng } from '../deck/rng';
+import { randomInt, seededRng } from '../deck/rng';
 import { applyMove } from '../moves/move';
 import {
   brokenJoins,
@@ -59,7 +59,7 @@ test.each([2, 3, 4, 5])('all ways to gather %i packets, done with cards', (count
   const found: Record<GatheredKind, number> = { 'as it was': 0, turned: 0, broken: 0 };
   const keptRows = new Set<string>();
   for (const joins of rows) {
-    const sizes = Array.from({ length: count }, () => 1 + below(rng, 3));
+    const sizes = Array.from({ length: count }, () => 1 + randomInt(rng, 3));
     const kind = kindOf(gathered(sizes, joins));
     found[kind]++;
     expect(gather(count, joins)?.kind).toBe(kind);
@@ -82,19 +82,19 @@ test('the moves do to the pack in hand what gathering does, whatever the packets
   const rng = seededRng(8);
   const order = numberOrder();
   for (let round = 0; round < 300; round++) {
-    const count = 2 + below(rng, 5);
+    const count = 2 + randomInt(rng, 5);
     const sizes: number[] = [];
     for (let left = 52; sizes.length < count;) {
       const most = left - (count - sizes.length - 1);
-      const size = sizes.length === count - 1 ? left : 1 + below(rng, most);
+      const size = sizes.length === count - 1 ? left : 1 + randomInt(rng, most);
       sizes.push(size);
       left -= size;
     }
     const joins: Join[] = [];
     for (let places = sizes.map((_, index) => index + 1); places.length > 1;) {
-      const pile = places[below(rng, places.length)];
+      const pile = places[randomInt(rng, places.length)];
       const others = places.filter((place) => place !== pile);
-      joins.push({ pile, onto: others[below(rng, others.length)] });
+      joins.push({ pile, onto: others[randomInt(rng, others.length)] });
       places = others;
     }
     const packets = gather(count, joins)?.packets ?? [];

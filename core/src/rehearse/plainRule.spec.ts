@@ -1,6 +1,6 @@
 import { ruleHolds } from '../../test/ruleHolds';
 import vectors from '../../test/vectors/procedures.json';
-import { below, seededRng } from '../deck/rng';
+import { randomInt, seededRng } from '../deck/rng';
 import { Procedure } from '../procedure/procedure';
 import { Case, Cases, casesOf } from './cases';
 import { plainRule } from './plainRule';
@@ -51,9 +51,9 @@ test('a rule that is told holds of the cases that fail and of no other', () => {
   let told = 0;
   for (let seed = 1; seed <= 400; seed++) {
     const rng = seededRng(seed);
-    const size = 3 + below(rng, 4);
-    const some = new Set(Array.from({ length: 1 + below(rng, 5) }, () => below(rng, size * size)));
-    const [low, high] = [1 + below(rng, size), 1 + below(rng, size)];
+    const size = 3 + randomInt(rng, 4);
+    const some = new Set(Array.from({ length: 1 + randomInt(rng, 5) }, () => randomInt(rng, size * size)));
+    const [low, high] = [1 + randomInt(rng, size), 1 + randomInt(rng, size)];
     const cases = grid(
       seed % 2 === 0
         ? (a, b) => some.has((a - 1) * size + b - 1)
@@ -73,8 +73,8 @@ test('a rule that is told holds of the cases that fail and of no other', () => {
 test('the widest ranges leave no case that fails, and no wider one would', () => {
   for (let seed = 1; seed <= 150; seed++) {
     const rng = seededRng(seed);
-    const size = 3 + below(rng, 3);
-    const some = new Set(Array.from({ length: 1 + below(rng, 6) }, () => below(rng, size * size)));
+    const size = 3 + randomInt(rng, 3);
+    const some = new Set(Array.from({ length: 1 + randomInt(rng, 6) }, () => randomInt(rng, size * size)));
     const cases = grid((a, b) => some.has((a - 1) * size + b - 1), seed % 3 === 0, size);
     let best = 0;
     for (let a = 1; a <= size; a++)

@@ -1,5 +1,5 @@
 import { ruleHolds } from '../../test/ruleHolds';
-import { below, Rng, seededRng } from '../deck/rng';
+import { randomInt, Rng, seededRng } from '../deck/rng';
 import { Condition, Procedure, Step } from '../procedure/procedure';
 import { caseGrid, clearestAxes } from './caseGrid';
 import { Case, Cases, casesOf, End } from './cases';
@@ -17,11 +17,11 @@ const WORST: Readonly<Record<End, number>> = { held: 0, outs: 1, failed: 2 };
 /** A procedure of choices with claims, outs and what is asked for between them: cases end anywhere. */
 const randomChoices = (seed: number): Procedure => {
   const rng: Rng = seededRng(seed);
-  const pick = <Item>(items: readonly Item[]): Item => items[below(rng, items.length)];
+  const pick = <Item>(items: readonly Item[]): Item => items[randomInt(rng, items.length)];
   const often = (chance: number): boolean => rng() < chance;
   const about = (names: readonly string[]): Condition => {
     const [name, other] = [pick(names), pick(names)];
-    const by = often(0.3) && other !== name ? other : 1 + below(rng, 4);
+    const by = often(0.3) && other !== name ? other : 1 + randomInt(rng, 4);
     return pick<Condition>([{ 'at most': [name, by] }, { less: [by, name] }, { not: { equal: [name, by] } }]);
   };
   const judged = (names: readonly string[]): Step[] => {
@@ -39,19 +39,19 @@ const randomChoices = (seed: number): Procedure => {
   const choice = (name: string, before: readonly string[]): Step => {
     const names = [...before, name];
     if (often(0.25)) {
-      const ways = 2 + below(rng, 2);
+      const ways = 2 + randomInt(rng, 2);
       const of = Array.from({ length: ways }, (_, way) => ({
         words: `Way ${(way + 1).toString()}.`,
         steps: often(0.3) ? judged(names) : [],
       }));
       return { do: 'choose one', name, told: true, of };
     }
-    const from = 1 + below(rng, 2);
-    const to = often(0.2) && before.length > 0 ? { sum: [before[0], 3] } : from + 1 + below(rng, 4);
+    const from = 1 + randomInt(rng, 2);
+    const to = often(0.2) && before.length > 0 ? { sum: [before[0], 3] } : from + 1 + randomInt(rng, 4);
     return { do: 'choose', name, told: true, from, to };
   };
   const steps: Step[] = [];
-  const names = NAMES.slice(0, 1 + below(rng, 3));
+  const names = NAMES.slice(0, 1 + randomInt(rng, 3));
   for (const [index, name] of names.entries()) {
     const before = names.slice(0, index);
     if (index > 0 && often(0.2)) {

@@ -4,7 +4,7 @@ import { Pattern } from '../reckon/patterns/pattern';
 import { patternOf } from './asPattern';
 import { sumKindOf } from './asSum';
 import { readProcedure } from './readProcedure';
-import { answering, watch } from './watched';
+import { answering, instrument } from './watched';
 
 /** What a procedure is elsewhere: a pattern of Reckon and a kind of sum, or what is in the way. */
 export interface SentAs {
@@ -30,7 +30,7 @@ export const sentAs = (value: unknown, path: string, answer?: string): SentAs =>
   const outcome = patternOf(asked, path);
   if (!outcome.ok) return { problem: outcome.problems[0], findings: [] };
   const sum = sumKindOf(asked, path);
-  const { findings } = watch(procedure);
+  const { findings } = instrument(procedure);
   return {
     ...{ pattern: outcome.pattern, findings: [...new Set(findings.map(({ words }) => words))] },
     ...{ answer: answering(findings, answer)?.words, ...(sum && { sum }) },

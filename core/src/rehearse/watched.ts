@@ -43,7 +43,7 @@ export interface Sight {
 }
 
 /** A procedure whose sights, workings and outs are kept under names of their own, so that a run of it tells them. */
-export interface Watched {
+export interface Instrumented {
   readonly procedure: Procedure;
   readonly sights: readonly Sight[];
   /** In the order of the steps. */
@@ -234,7 +234,7 @@ const keep = (name: string, what: Expression): Step => ({ do: 'work out', name, 
  * @param procedure one that `readProcedure` found right.
  * @param told what was seen, by field: only worlds in which it is so are gone on with.
  */
-export const watch = (procedure: Procedure, told: Values = {}): Watched => {
+export const instrument = (procedure: Procedure, told: Values = {}): Instrumented => {
   const watching = new Watching(procedure, told);
   const steps = watching.walk(procedure.steps, [], [], true, true);
   const { sights, findings, outs, written, again } = watching;

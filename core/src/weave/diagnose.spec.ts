@@ -1,6 +1,6 @@
 import { Card, firstOf, secondOf } from '../deck/card';
 import { numberOrder, Order } from '../deck/order';
-import { below, seededRng, shuffled } from '../deck/rng';
+import { randomInt, seededRng, shuffled } from '../deck/rng';
 import { weave, WeaveKind } from '../moves/weave';
 import { diagnoseWeave, SeenCard, weaveDiagnosis } from './diagnose';
 
@@ -47,11 +47,11 @@ test.each<[number, WeaveKind]>([
   const before = shuffled(numberOrder(), rng).slice(0, size);
   const all = everyWeave(before, intended);
   for (let round = 0; round < 30; round++) {
-    const { after } = all[below(rng, all.length)];
+    const { after } = all[randomInt(rng, all.length)];
     const places = shuffled(
       after.map((_, index) => index + 1),
       rng,
-    ).slice(0, below(rng, Math.min(size, 4) + 1));
+    ).slice(0, randomInt(rng, Math.min(size, 4) + 1));
     const seen = places.map((place) => ({ place, card: after[place - 1] }));
     const fitting = all.filter((woven) => fits(woven, seen));
     const { explanations, ties, look } = weaveDiagnosis({ before, intended, seen });
@@ -113,12 +113,12 @@ test('a slip of 52 cards is found from the whole order; three glimpses leave wha
   const before = shuffled(numberOrder(), rng);
   for (let round = 0; round < 25; round++) {
     // Cut at 25 to 27, alternating but for up to three places.
-    const cut = 25 + below(rng, 3);
+    const cut = 25 + randomInt(rng, 3);
     const bits: number[] = [];
     const left = [cut, 52 - cut];
     while (bits.length < 52) {
       const next = bits.length === 0 ? 0 : 1 - bits[bits.length - 1];
-      const bit = below(rng, 20) === 0 || left[next] === 0 ? 1 - next : next;
+      const bit = randomInt(rng, 20) === 0 || left[next] === 0 ? 1 - next : next;
       const packet = left[bit] === 0 ? 1 - bit : bit;
       bits.push(packet);
       left[packet]--;
@@ -174,11 +174,11 @@ test.each<[number, WeaveKind]>([
     const firsts = shuffled(numberOrder(), rng).slice(0, size / 2);
     const before = shuffled([...firsts, ...firsts.map(secondOf)], rng);
     const all = everyWeave(before, intended);
-    const { after } = all[below(rng, all.length)];
+    const { after } = all[randomInt(rng, all.length)];
     const places = shuffled(
       after.map((_, index) => index + 1),
       rng,
-    ).slice(0, 1 + below(rng, 4));
+    ).slice(0, 1 + randomInt(rng, 4));
     // What is seen is told as the first copy, whichever it was.
     const seen = places.map((place) => ({ place, card: look(after[place - 1]) }));
     const fitting = all.filter((woven) =>

@@ -1,5 +1,5 @@
 import { Order } from '../deck/order';
-import { below, Rng, seededRng, shuffled } from '../deck/rng';
+import { randomInt, Rng, seededRng, shuffled } from '../deck/rng';
 import { cut } from '../moves/cut';
 import { applyMove, Move } from '../moves/move';
 import { weave } from '../moves/weave';
@@ -155,7 +155,7 @@ test('nothing is done where all lies there; of equals the fewest weaves', () => 
   expect(planPlaces({ size: 52, wanted: wantedOf([7, 9], [7, 9]), cuts: true })).toEqual([]);
   // One place up is one cut, and never a row of weaves as dear.
   for (let round = 0, rng = seededRng(2); round < 20; round++) {
-    const by = 1 + below(rng, 51);
+    const by = 1 + randomInt(rng, 51);
     const from = somePlaces(52, 3, rng);
     const to = from.map((place) => ((place - 1 + 52 - by) % 52) + 1);
     expect(planPlaces({ size: 52, wanted: wantedOf(from, to), cuts: true })).toEqual([
@@ -172,7 +172,7 @@ test.each([65, 66, 70, 101])(
     const costs = everyCost(size, from, 1);
     const reached = [...costs.keys()];
     for (let round = 0; round < 60; round++) {
-      const to = reached[below(rng, reached.length)].split(',').map(Number);
+      const to = reached[randomInt(rng, reached.length)].split(',').map(Number);
       const row = planPlaces({ size, wanted: wantedOf(from, to), cuts: true });
       expect([to, row && costOf(row, 1)]).toEqual([to, costs.get(to.join())]);
       expect(endsOf({ size, wanted: wantedOf(from, to), cuts: true }, row ?? [])).toEqual(to);

@@ -10,7 +10,7 @@ import {
 import { toSignal } from '@angular/core/rxjs-interop';
 import { NavigationEnd, Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { describeMove } from '@enumeron/core/file/moves/move';
-import { cards } from '@enumeron/core/file/moves/wording';
+import { countOfCards } from '@enumeron/core/file/moves/wording';
 import { Fact } from '@enumeron/core/reckon/facts';
 import { filter, map } from 'rxjs';
 import { Boot } from '../boot';
@@ -84,7 +84,7 @@ export class Shell {
   protected readonly status = computed(() => {
     const offset = this.pack.offset();
     const turned = offset === undefined ? 'out of step' : offset === 0 ? 'in order' : `turned ${offset}`;
-    return { size: cards(this.pack.size()), turned };
+    return { size: countOfCards(this.pack.size()), turned };
   });
 
   constructor() {

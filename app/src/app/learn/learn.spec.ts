@@ -7,7 +7,7 @@ import {
   parseItem,
   promptOf,
   replay,
-  Said,
+  Answer,
   scheduleBy,
   showSaid,
   truthOf,
@@ -62,7 +62,7 @@ interface Practised {
   readonly drill: Rendered<Drill>;
   asked(): Item;
   /** Answers what is asked after so many milliseconds, with the truth or with something else. */
-  answer(after: number, said?: Said): Promise<void>;
+  answer(after: number, said?: Answer): Promise<void>;
 }
 
 const practise = async (): Promise<Practised> => {

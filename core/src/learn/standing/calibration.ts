@@ -1,5 +1,5 @@
 import { Estimate, estimate } from '../../odds/interval';
-import { Heard } from './heard';
+import { Attempt } from './attempt';
 
 /** How often answers came right that were expected to do so with a chance between two tenths. */
 export interface CalibrationBin {
@@ -15,7 +15,7 @@ export interface CalibrationBin {
 const BINS = 10;
 
 /** Ten bins of what the schedule expected, each with how often it was right. Answers to what was not held are left out. */
-export const calibration = (answers: readonly Heard[]): readonly CalibrationBin[] => {
+export const calibration = (answers: readonly Attempt[]): readonly CalibrationBin[] => {
   const bins = Array.from({ length: BINS }, () => ({ sum: 0, hits: 0, tries: 0 }));
   for (const { expected, right } of answers) {
     if (expected === undefined) continue;

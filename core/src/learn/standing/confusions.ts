@@ -1,7 +1,7 @@
 import { Order } from '../../deck/order';
 import { Direction, Item, itemsOf, parseItem, truthOf } from '../item';
 import { showSaid } from '../said';
-import { Heard } from './heard';
+import { Attempt } from './attempt';
 
 /** Two items that were taken for each other. */
 export interface Confusion {
@@ -18,7 +18,7 @@ const plain = (text: string): string => text.replaceAll('²', '');
  * Which items were taken for each other, whichever of the two was asked, the most often first. Answers that are right
  * for nothing in the order, and items that it has no longer, are left out.
  */
-export const confusions = (answers: readonly Heard[], order: Order): readonly Confusion[] => {
+export const confusions = (answers: readonly Attempt[], order: Order): readonly Confusion[] => {
   const answering = new Map<Direction, ReadonlyMap<string, Item>>();
   const itemFor = ({ direction }: Item, answered: string): Item | undefined => {
     const known =

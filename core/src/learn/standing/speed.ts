@@ -1,5 +1,5 @@
 import { dayOf } from '../day';
-import { Heard, tells } from './heard';
+import { Attempt, tells } from './attempt';
 import { median } from './median';
 
 /** How many right answers took how long. */
@@ -11,7 +11,7 @@ export interface SpeedBin {
 }
 
 /** The times of right answers in bins of a width, the last of them for whatever is beyond. */
-export const speedBins = (answers: readonly Heard[], width = 250, bins = 20): readonly SpeedBin[] => {
+export const speedBins = (answers: readonly Attempt[], width = 250, bins = 20): readonly SpeedBin[] => {
   const counts = Array.from({ length: bins }, () => 0);
   for (const answer of answers)
     if (tells(answer)) counts[Math.min(bins - 1, Math.floor(answer.ms / width))]++;
@@ -31,7 +31,7 @@ export interface DaySpeed {
 }
 
 /** The median time of right answers on each day that had any, oldest first. @param offset minutes ahead of UTC. */
-export const daySpeeds = (answers: readonly Heard[], offset: number): readonly DaySpeed[] => {
+export const daySpeeds = (answers: readonly Attempt[], offset: number): readonly DaySpeed[] => {
   const byDay = new Map<number, number[]>();
   for (const answer of answers) {
     if (!tells(answer)) continue;

@@ -8,19 +8,19 @@ import { showSaid } from '../said';
 import { Memory, scheduleBy } from '../schedule';
 import { calibration } from './calibration';
 import { confusions } from './confusions';
-import { Heard, ItemPace, itemPaces } from './heard';
+import { Attempt, ItemPace, itemPaces } from './attempt';
 import { daySpeeds, speedBins } from './speed';
 import { saySlow, stageVerdict } from './verdict';
 import { weakest } from './weakest';
 
 const order = shuffled(numberOrder(), seededRng(21));
-const heard = (part: Partial<Heard>): Heard => ({
+const heard = (part: Partial<Attempt>): Attempt => ({
   ...{ item: 'number 7D', at: 0, right: true, answered: '20', ms: 1000 },
   ...part,
 });
 
 test('an item’s pace is of its last five right answers; hints, interruptions and long pauses tell no time', () => {
-  const paceOf = (...parts: Partial<Heard>[]): ItemPace | undefined =>
+  const paceOf = (...parts: Partial<Attempt>[]): ItemPace | undefined =>
     itemPaces(parts.map(heard)).get('number 7D');
   expect(paceOf({ ms: 900 })).toEqual({ answers: 1, median: 900, wrong: 0, fluent: true });
   expect(paceOf({ ms: 1501 })?.fluent).toBe(false);
@@ -76,7 +76,7 @@ test('a pair that is mixed up is one pair, whichever of the two was asked; copie
   for (const direction of DIRECTIONS) {
     const items = itemsOf(full, [direction]);
     const [a, b] = [items[5], items[9]];
-    const wrong = (item: typeof a, other: typeof a): Heard =>
+    const wrong = (item: typeof a, other: typeof a): Attempt =>
       heard({ item: itemId(item), right: false, answered: showSaid(truthOf(other, full)) });
     const [first, ...more] = confusions(
       [wrong(a, b), wrong(b, a), wrong(a, b), wrong(a, items[1]), heard({ right: false, answered: '99' })],

@@ -3,7 +3,7 @@ import { showCard, speakRank } from '../../deck/notation';
 import { Order, placeOf } from '../../deck/order';
 import { Direction, DIRECTION_WORDS, Item, itemId, itemsOf } from '../item';
 import { Pace, PACE } from '../grade';
-import { ItemPace } from './heard';
+import { ItemPace } from './attempt';
 
 /** So many of a direction's cards must be fluent for a stage, and for being near it. */
 const [READY, NEARLY] = [0.95, 0.8];

@@ -1,7 +1,7 @@
 import { Item, itemId } from '../item';
 import { Memories } from '../plan';
 import { Schedule } from '../schedule';
-import { ItemPace } from './heard';
+import { ItemPace } from './attempt';
 
 /** An item that is not answered, or was never in time, counts as being so slow, in milliseconds. */
 const SLOWEST = 6000;

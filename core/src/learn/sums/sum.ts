@@ -1,11 +1,11 @@
 import { Bank } from '../../deck/bank';
 import { mod } from '../../deck/mod';
 import { Order } from '../../deck/order';
-import { below, Rng } from '../../deck/rng';
+import { randomInt, Rng } from '../../deck/rng';
 import { HeadWay } from '../../arrange/headWay';
 import { SumLine } from '../../reckon/handSum';
-import { Asks } from '../entry';
-import { Said } from '../said';
+import { AnswerKind } from '../entry';
+import { Answer } from '../said';
 
 /** The order that sums are asked of, its bank, and how its stack numbers are worked out, where it has them. */
 export interface SumPack {
@@ -23,7 +23,7 @@ export interface Sum {
   readonly shown: string;
   /** What is given beside it: `K♥ at the face`. */
   readonly given?: string;
-  readonly truth: Said;
+  readonly truth: Answer;
   readonly lines: readonly SumLine[];
 }
 
@@ -38,7 +38,7 @@ export interface SumKind {
   readonly name: string;
   /** The question, in full. */
   readonly asks: string;
-  readonly answer: Asks;
+  readonly answer: AnswerKind;
   /** The address of Reckon's way that it practises; empty for a card at its number, undefined where there is none. */
   readonly way?: string;
   /** What its inputs may be; undefined where it cannot be asked of the pack. */
@@ -107,7 +107,7 @@ export const drawSum = (
   if (!ranges) return undefined;
   let best: Drawn | undefined;
   for (let tried = 0; tried < TRIES; tried++) {
-    const inputs = ranges.map(([least, most]) => least + below(rng, most - least + 1));
+    const inputs = ranges.map(([least, most]) => least + randomInt(rng, most - least + 1));
     const sum = kind.make(pack, inputs);
     if (!sum || (best && last?.join() === inputs.join())) continue;
     const drawn: Drawn = { kind, inputs, sum, level: levelOf(sum, pack.home.length) };

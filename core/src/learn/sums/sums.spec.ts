@@ -2,19 +2,19 @@ import { headWays } from '../../arrange/headWay';
 import { orderByRule } from '../../arrange/rule';
 import { Card, cardOf, mateOf, rankOf, secondOf, suitOf } from '../../deck/card';
 import { numberOrder, Order } from '../../deck/order';
-import { below, Rng, seededRng, shuffled } from '../../deck/rng';
+import { randomInt, Rng, seededRng, shuffled } from '../../deck/rng';
 import { Values } from '../../form/field';
 import { applyMove } from '../../moves/move';
 import { cut } from '../../moves/cut';
 import { PATTERNS } from '../../reckon/patterns/patterns';
 import { handlings } from '../../reckon/handling';
-import { Said, showSaid } from '../said';
+import { Answer, showSaid } from '../said';
 import { kindsFor, SUM_KINDS, sumKind } from './kinds';
 import { drawSum, hardOf, Inputs, LEVELS, Sum, SumPack } from './sum';
 
-const numberOf = (said: Said): number =>
+const numberOf = (said: Answer): number =>
   said.kind === 'number' ? said.number : said.kind === 'off' ? said.off : NaN;
-const cardOfSaid = (said: Said): Card | undefined => (said.kind === 'cards' ? said.cards[0] : undefined);
+const cardOfSaid = (said: Answer): Card | undefined => (said.kind === 'cards' ? said.cards[0] : undefined);
 
 /** Where a card lies, counted card by card. */
 const counted = (now: Order, card: Card): number => {
@@ -174,7 +174,7 @@ const CHECKS: Readonly<Record<string, (pack: SumPack, inputs: Inputs, sum: Sum) 
 const packs = (rng: Rng): SumPack[] => {
   const bankCards = shuffled(numberOrder(), rng).slice(0, 10);
   const bank = { cards: bankCards, places: Array.from({ length: 10 }, (_, index) => index + 15) };
-  const outcome = orderByRule({ kind: 'rotating', first: below(rng, 52), step: 5, suits: [1, 3, 2, 0] });
+  const outcome = orderByRule({ kind: 'rotating', first: randomInt(rng, 52), step: 5, suits: [1, 3, 2, 0] });
   const wheel = outcome.ok ? outcome.order : [];
   const rest = numberOrder().filter((card) => !bankCards.includes(card));
   const withBank = [...rest.slice(0, 14), ...bankCards, ...rest.slice(14)];

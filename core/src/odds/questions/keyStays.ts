@@ -1,4 +1,4 @@
-import { below, Rng } from '../../deck/rng';
+import { randomInt, Rng } from '../../deck/rng';
 import { num, numberField } from '../../form/fields';
 import { arrangeRiffle } from '../../moves/riffle';
 import { OddsQuestion } from '../question';
@@ -52,7 +52,7 @@ export const KEY_STAYS: OddsQuestion = {
     const [size, riffles] = [num(values, 'size'), num(values, 'riffles')];
     const pack = Array.from({ length: size }, (_, index) => index);
     return (rng) => {
-      const key = 1 + below(rng, size - 1);
+      const key = 1 + randomInt(rng, size - 1);
       let now: number[] = pack;
       for (let times = 0; times < riffles; times++) now = riffle(now, rng);
       return now[now.indexOf(key - 1) + 1] === key;

@@ -1,4 +1,4 @@
-import { below } from '../../deck/rng';
+import { randomInt } from '../../deck/rng';
 import { num, numberField } from '../../form/fields';
 import { OddsQuestion } from '../question';
 import { sizeField } from './fields';
@@ -41,7 +41,7 @@ export const NEAR_NUMBER: OddsQuestion = {
   trial: (values) => {
     const size = num(values, 'size');
     const [number, within] = [num(values, 'number'), num(values, 'within')];
-    return (rng) => Math.abs(1 + below(rng, size) - number) <= within;
+    return (rng) => Math.abs(1 + randomInt(rng, size) - number) <= within;
   },
   over: { field: 'within', range: (values) => [0, Math.min(26, num(values, 'size') - 1)] },
 };

@@ -1,6 +1,6 @@
 import { Card, LARGEST_PACK, Rank } from '../../deck/card';
 import { showCard, showRank, speakRank } from '../../deck/notation';
-import { cards } from '../../moves/wording';
+import { countOfCards } from '../../moves/wording';
 import { Outcome } from '../../deck/problem';
 import { CARD, kindOf, listOf, oneOf, optional, Part, readBy, ShapesOf, whole } from '../../deck/shape';
 import { MOST_HEAPS } from '../../moves/counts';
@@ -57,7 +57,7 @@ export const describeFact = (fact: Fact): string => {
         'A packet lifted',
         ...(fact.face === undefined ? [] : [`${showCard(fact.face)} at its face`]),
         ...(fact.size
-          ? [fact.size[0] === fact.size[1] ? cards(fact.size[0]) : `${fact.size.join(' to ')} cards`]
+          ? [fact.size[0] === fact.size[1] ? countOfCards(fact.size[0]) : `${fact.size.join(' to ')} cards`]
           : []),
         'put back as it was',
       ].join(', ');
@@ -66,13 +66,13 @@ export const describeFact = (fact: Fact): string => {
     case 'next ranks':
       return `A cut, then ${showRank(fact.first)} and ${showRank(fact.second)} next, put back as it was`;
     case 'dealt':
-      return `${cards(fact.count)} dealt and dropped back`;
+      return `${countOfCards(fact.count)} dealt and dropped back`;
     case 'taken':
-      return `${cards(fact.count)} taken out unseen`;
+      return `${countOfCards(fact.count)} taken out unseen`;
     case 'missing':
       return `${showCard(fact.card)} taken out`;
     case 'gap':
-      return `${cards(fact.count)} taken from between ${showCard(fact.above)} and ${showCard(fact.below)}`;
+      return `${countOfCards(fact.count)} taken from between ${showCard(fact.above)} and ${showCard(fact.below)}`;
     case 'row':
       return `${fact.cards.map(showCard).join(' ')} side by side`;
     case 'short group':

@@ -3,7 +3,7 @@ import { Bank } from '../../deck/bank';
 import { Card, rankOf } from '../../deck/card';
 import { showCard } from '../../deck/notation';
 import { Order } from '../../deck/order';
-import { cards } from '../../moves/wording';
+import { countOfCards } from '../../moves/wording';
 import { add, result, start, SumLine } from '../handSum';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
 import { BankInPack, bankInPack } from './bankInPack';
@@ -97,7 +97,7 @@ export const reckonBankPacket = (now: Order, bank: Bank, size: number): Reckoned
     answer: `The card is ${showCard(card)}`,
     notes: [
       `In practice check: ${showCard(card)} is the ${ascending(lies) ? 'highest' : 'last'} of the bank left in the packet.`,
-      `${cards(to - size)} of the bank ${to - size === 1 ? 'stays' : 'stay'} with the rest.`,
+      `${countOfCards(to - size)} of the bank ${to - size === 1 ? 'stays' : 'stay'} with the rest.`,
     ],
     known: [{ words: 'The card', card }, ...known],
     marks: [...marks, { place: size, mark: 'wanted' }],

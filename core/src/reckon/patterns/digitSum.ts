@@ -1,7 +1,7 @@
 import { Rank, rankOf } from '../../deck/card';
 import { showCard, showRank } from '../../deck/notation';
 import { cardAt, Order } from '../../deck/order';
-import { cards } from '../../moves/wording';
+import { countOfCards } from '../../moves/wording';
 import { add, result, start, SumLine } from '../handSum';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
 import { num, setupField } from '../../form/fields';
@@ -42,7 +42,7 @@ const outsFor = (
   prepared > count
     ? {
         does: `count ${prepared - count} of the rest and turn the last`,
-        notes: [`The card prepared at ${prepared} is not among their ${cards(count)}.`],
+        notes: [`The card prepared at ${prepared} is not among their ${countOfCards(count)}.`],
       }
     : {
         does: `have them count ${prepared} only and turn the last`,

@@ -6,7 +6,7 @@ import { Order, placeOf } from '../../deck/order';
 import { Rng, seededRng } from '../../deck/rng';
 import { JobRule } from '../../job/job';
 import { riffleDistance } from '../../odds/riffleDistance';
-import { cards } from '../../moves/wording';
+import { countOfCards } from '../../moves/wording';
 import { KnownFact, Reckoned, reckoned, unreckoned } from '../reckoning';
 import { bankInPack } from './bankInPack';
 import { cutChances, drawFrom } from '../../odds/cutChances';
@@ -239,7 +239,7 @@ const cutFacts = (now: Order, bank: Bank, spread: number): { known: KnownFact[];
       `A cut about the middle, within ${spread}, misses the bank ${sayTimesIn100(outside[front])}` +
         (outside[front] - outside[best] < 0.0005
           ? '.'
-          : `; with ${cards(best)} above it ${sayTimesIn100(outside[best])}.`),
+          : `; with ${countOfCards(best)} above it ${sayTimesIn100(outside[best])}.`),
     ],
   };
 };

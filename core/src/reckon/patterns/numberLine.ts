@@ -4,7 +4,7 @@ import { mod } from '../../deck/mod';
 import { showCard } from '../../deck/notation';
 import { Order, placeOf } from '../../deck/order';
 import { cut, Cut } from '../../moves/cut';
-import { cards } from '../../moves/wording';
+import { countOfCards } from '../../moves/wording';
 import { add, placeSum, result, start, SumLine } from '../handSum';
 import { cutBetween, offsetOf } from '../../deck/offset';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
@@ -128,8 +128,8 @@ export const numberLine = (place: number, size: number, setup: LineSetup): Numbe
 const describeStop = ({ displaced, from }: LineStop): string => {
   if (displaced === 0) return 'Nothing to do: it lies there';
   return from === 'top'
-    ? `Move ${cards(displaced)} from top to bottom while you square the pack up`
-    : `Leave the bottom ${displaced === 1 ? 'card' : cards(displaced)} on the table when you pick the pack up, and drop ${displaced === 1 ? 'it' : 'them'} on top`;
+    ? `Move ${countOfCards(displaced)} from top to bottom while you square the pack up`
+    : `Leave the bottom ${displaced === 1 ? 'card' : countOfCards(displaced)} on the table when you pick the pack up, and drop ${displaced === 1 ? 'it' : 'them'} on top`;
 };
 
 /** The same in a table: `2 ↓` for two cards from top to bottom. */
@@ -228,7 +228,7 @@ export const reckonNumberLine = (home: Order, now: Order, setup: LineSetup, told
       : `Run up a line from 1 to ${end}; say “stop when you like” from ${invite} on`,
     notes: [
       ...(stop ? [`Then count ${stop.number}, turn the last: it is ${what}.`] : []),
-      `Stopped from ${easy.from} to ${easy.to}, at most ${cards(setup.easy)} move.`,
+      `Stopped from ${easy.from} to ${easy.to}, at most ${countOfCards(setup.easy)} move.`,
       'In the list: ↓ so many cards go from top to bottom, ↑ from bottom to top.',
       ...(place > setup.lead
         ? [`It lies beyond the line of ${setup.lead}: this one goes up to ${end}.`]

@@ -3,7 +3,7 @@ import { Card } from '../../deck/card';
 import { showCard } from '../../deck/notation';
 import { Order, placeOf } from '../../deck/order';
 import { cut } from '../../moves/cut';
-import { cards } from '../../moves/wording';
+import { countOfCards } from '../../moves/wording';
 import { add, result, start } from '../handSum';
 import { cutBetween } from '../../deck/offset';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
@@ -56,7 +56,7 @@ export const reckonTwoCards = (now: Order, card: Card, mine: number, theirs: num
       ...(count === 0
         ? []
         : [
-            `The cut is ${cards(Math.min(count, size - count))} from ${count <= size - count ? 'top to bottom' : 'bottom to top'}.`,
+            `The cut is ${countOfCards(Math.min(count, size - count))} from ${count <= size - count ? 'top to bottom' : 'bottom to top'}.`,
           ]),
     ],
     known: [

@@ -1,7 +1,7 @@
 import { Card } from '../../deck/card';
 import { showCard } from '../../deck/notation';
 import { Order, placeOf } from '../../deck/order';
-import { cards, ordinal } from '../../moves/wording';
+import { countOfCards, ordinal } from '../../moves/wording';
 import { add, result, start, SumLine } from '../handSum';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
 import { cardField, num, setupField } from '../../form/fields';
@@ -43,7 +43,7 @@ const whichMark = ({ from, markEvery }: Prediction, number: number): string => {
 };
 
 const sayPush = (prediction: Prediction, { count, mark }: PushOff, number: number): string => {
-  if (mark === undefined) return `Push off ${cards(count)}: the next says ${number}`;
+  if (mark === undefined) return `Push off ${countOfCards(count)}: the next says ${number}`;
   const marked = `Go to the ${whichMark(prediction, mark.number)} marked card`;
   return mark.more === 0
     ? `${marked}: it says ${number}`
@@ -56,7 +56,7 @@ const sayPush = (prediction: Prediction, { count, mark }: PushOff, number: numbe
  */
 const resetPack = (now: Order, first: number, second: number): string[] => {
   const [between, behind] = [now[first], now.at(second)];
-  const many = cards(second - first);
+  const many = countOfCards(second - first);
   return [
     `Reset the pack: put ${showCard(now[0])} back on top of the face-down cards.`,
     second - first === 1
@@ -71,7 +71,7 @@ const resetPack = (now: Order, first: number, second: number): string[] => {
 /** How the prediction comes back into its sequence, after the card with the number was shown. */
 const resetPrediction = ({ plain, from, to }: Prediction, { count }: PushOff, number: number): string[] => [
   `Reset the prediction: put ${number} back on ${number < to ? `${number + 1}` : 'the rest'}` +
-    (count === 0 ? '.' : `, and the ${cards(count)} pushed off on top of it, as they came.`),
+    (count === 0 ? '.' : `, and the ${countOfCards(count)} pushed off on top of it, as they came.`),
   `Look for ${from}: it lies at ${plain + 1}, ` +
     (plain === 0 ? 'on top' : `right behind the ${plain === 1 ? 'plain card' : `${plain} plain cards`}`) +
     (from < to ? `, and ${to} at ${plain + to - from + 1}.` : '.'),
@@ -145,7 +145,7 @@ export const reckonTwoCuts = (
       : `${difference} is outside ${from} to ${to}: ${difference < from ? 'too close together' : 'too far apart'}`,
     notes: push
       ? [
-          `${cards(difference)} ${difference === 1 ? 'lies' : 'lie'} face up; ${showCard(now[0])} is the first one face down.`,
+          `${countOfCards(difference)} ${difference === 1 ? 'lies' : 'lie'} face up; ${showCard(now[0])} is the first one face down.`,
           ...resetPack(now, first, second),
           ...resetPrediction(prediction, push, difference),
         ]

@@ -11,7 +11,7 @@ import { MatFormField, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
 import { compareOrders, properties } from '@enumeron/core/arrange';
 import { Card, placeOf, showCard } from '@enumeron/core/deck';
-import { cards } from '@enumeron/core/moves';
+import { countOfCards } from '@enumeron/core/moves';
 import { OrdersStore } from '../../nouns/orders/orders.store';
 import { OrderRow } from '../../nouns/orders/orders.kind';
 import { CardFace } from '../../ui/card-face';
@@ -58,10 +58,10 @@ export class CompareView {
           : `The second is the first turned by ${found.offset.toString()}.`,
       found.samePlaces.length === 0
         ? 'No card lies at the same place in both.'
-        : `${cards(found.samePlaces.length)} at the same place in both: ${found.samePlaces.join(', ')}.`,
+        : `${countOfCards(found.samePlaces.length)} at the same place in both: ${found.samePlaces.join(', ')}.`,
       found.sameNeighbours.length === 0
         ? 'No card is followed by the same card in both.'
-        : `${cards(found.sameNeighbours.length)} followed by the same card in both; the longest row: ${names(found.longestRun)}.`,
+        : `${countOfCards(found.sameNeighbours.length)} followed by the same card in both; the longest row: ${names(found.longestRun)}.`,
       ...(found.onlyInFirst.length > 0 ? [`Only in the first: ${names(found.onlyInFirst)}.`] : []),
       ...(found.onlyInSecond.length > 0 ? [`Only in the second: ${names(found.onlyInSecond)}.`] : []),
     ];

@@ -3,7 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, sign
 import { MatButton } from '@angular/material/button';
 import { sortingHeap, sortingPlan, sortingRows, sortingStart } from '@enumeron/core/arrange';
 import { Card } from '@enumeron/core/deck';
-import { cards } from '@enumeron/core/moves';
+import { countOfCards } from '@enumeron/core/moves';
 import { CardFace } from '../../ui/card-face';
 import { NextCard } from '../../ui/next-card';
 import { HeapView } from './heap-view';
@@ -58,7 +58,7 @@ export class SortingGuide {
   protected readonly left = computed(() => this.order().filter((card) => !this.shown().includes(card)));
 
   protected readonly rows = computed(() => sortingRows(this.order()));
-  protected readonly cards = cards;
+  protected readonly cards = countOfCards;
 
   protected heapFor(card: Card): number | undefined {
     return sortingHeap(this.order(), card, this.heaps(), this.pass());

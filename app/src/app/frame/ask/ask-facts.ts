@@ -10,7 +10,7 @@ import {
   showCard,
   whyNotCard,
 } from '@enumeron/core/deck';
-import { cards } from '@enumeron/core/moves';
+import { countOfCards } from '@enumeron/core/moves';
 import { describeFact, Fact, parseFact } from '@enumeron/core/file/reckon/facts/fact';
 
 /** What a fact's words were read as: the fact, what must come next, or what is wrong. */
@@ -40,7 +40,7 @@ const cardsWord =
     const wrong = read.find((each) => typeof each === 'string');
     if (wrong !== undefined) return { problem: wrong };
     if (words.length < count) return { hint };
-    if (words.length > count) return { problem: `That is ${cards(words.length)}; ${hint} is enough.` };
+    if (words.length > count) return { problem: `That is ${countOfCards(words.length)}; ${hint} is enough.` };
     return { fact: make(read as readonly Card[]) };
   };
 

@@ -15,7 +15,7 @@ import {
   SUITS,
   whyNotCard,
 } from '@enumeron/core/deck';
-import { cards, describeMove, parseMoveText, WRITTEN_MOVES } from '@enumeron/core/moves';
+import { countOfCards, describeMove, parseMoveText, WRITTEN_MOVES } from '@enumeron/core/moves';
 import { describeCost, describeHandling, handlings, toleratedFirst } from '@enumeron/core/reckon';
 import { ROOMS } from '../../rooms';
 import { NO_OTHER_PACK } from '../../nouns/pack/pack.store';
@@ -79,7 +79,7 @@ const find = ({ home, now }: Asked, card: Card): Reply => {
 const look = ({ home, now }: Asked, number: number): Reply => {
   const card = cardAt(now, number);
   if (card === undefined)
-    return wrong(`The pack has ${cards(now.length)}; ask for a place from 1 to ${now.length}.`);
+    return wrong(`The pack has ${countOfCards(now.length)}; ask for a place from 1 to ${now.length}.`);
   return {
     intent: { do: 'look', number },
     says: `${showCard(card)} lies at ${number}`,
@@ -92,7 +92,7 @@ const want = ({ now, tolerance }: Asked, card: Card, number: number): Reply => {
   const [best] = toleratedFirst(handlings(now, card, number), tolerance);
   if (placeOf(now, card) === undefined) return wrong(`${showCard(card)} is not in this pack.`);
   if (!(best as unknown))
-    return wrong(`The pack has ${cards(now.length)}; a number goes from 1 to ${now.length}.`);
+    return wrong(`The pack has ${countOfCards(now.length)}; a number goes from 1 to ${now.length}.`);
   return {
     intent: { do: 'want', card, number },
     says: describeHandling(best),

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
 import { Card, Order } from '@enumeron/core/deck';
-import { Asks } from '@enumeron/core/learn';
+import { AnswerKind } from '@enumeron/core/learn';
 import { CardPad } from '../../ui/form/card-pad';
 import { ThumbPad } from '../../ui/form/thumb-pad';
 import { Viewport } from '../../platform/viewport';
@@ -8,7 +8,7 @@ import { Viewport } from '../../platform/viewport';
 const DIGITS = ['1', '2', '3', '4', '5', '6', '7', '8', '9'] as const;
 
 /** The keys of a pad of three columns, but for those that delete and finish; none where cards are asked for. */
-const KEYS: Readonly<Partial<Record<Asks, readonly string[]>>> = {
+const KEYS: Readonly<Partial<Record<AnswerKind, readonly string[]>>> = {
   number: [...DIGITS, '0'],
   off: [...DIGITS, '-', '0', '+'],
   weaves: ['i', 'o'],
@@ -102,7 +102,7 @@ const WORDS: Readonly<Record<string, string>> = { '-': 'too high', '+': 'too dee
   `,
 })
 export class AnswerPad {
-  readonly asks = input.required<Asks>();
+  readonly asks = input.required<AnswerKind>();
   readonly order = input.required<Order>();
   /** Whether nothing is typed: then there is an answer to take back instead of a digit. */
   readonly empty = input.required<boolean>();

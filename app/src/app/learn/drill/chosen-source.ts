@@ -1,6 +1,6 @@
 import { Injectable } from '@angular/core';
 import { ParamMap } from '@angular/router';
-import { Item, itemId, parseItem, Said } from '@enumeron/core/learn';
+import { Item, itemId, parseItem, Answer } from '@enumeron/core/learn';
 import { ItemQuestion, ItemSource } from './item-source';
 import { Given, How, Question } from './source';
 
@@ -27,7 +27,7 @@ export class ChosenSource extends ItemSource {
     return item && this.questionOf(item, !this.store.memories().has(itemId(item)));
   }
 
-  override give(question: Question, said: Said, how: How, spent: number): Given {
+  override give(question: Question, said: Answer, how: How, spent: number): Given {
     const given = super.give(question, said, how, spent);
     const { item } = question as ItemQuestion;
     if (!given.right) this.queue = [...this.queue.slice(0, LATER), item, ...this.queue.slice(LATER)];

@@ -13,7 +13,16 @@ import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { ActivatedRoute, Router } from '@angular/router';
 import { Card } from '@enumeron/core/deck';
-import { EMPTY, isFluent, pickCard, Said, showSaid, showTyped, Typed, typeKey } from '@enumeron/core/learn';
+import {
+  NO_INPUT,
+  isFluent,
+  pickCard,
+  Answer,
+  showSaid,
+  showTyped,
+  Typed,
+  typeKey,
+} from '@enumeron/core/learn';
 import { fromEvent } from 'rxjs';
 import { hideRail } from '../../nouns/pack/rail-hidden';
 import { CardText } from '../../ui/card-text';
@@ -59,7 +68,7 @@ export class Drill {
   /** What has been typed of the answer, and when its first key was pressed. */
   protected readonly typed = linkedSignal<Question | undefined, Typed>({
     source: this.asked,
-    computation: () => EMPTY,
+    computation: () => NO_INPUT,
   });
   /** Whether the prompt was seen for its moment and is gone. */
   protected readonly gone = linkedSignal({ source: this.asked, computation: () => false });
@@ -205,12 +214,12 @@ export class Drill {
     if (next.said) this.give(next.said);
   }
 
-  private give(said: Said): void {
+  private give(said: Answer): void {
     const first = this.first ?? this.clock.pageNow();
     this.first = undefined;
     this.note.set('');
     this.practice.answer(said, first);
-    this.typed.set(EMPTY);
+    this.typed.set(NO_INPUT);
   }
 
   protected async takeBack(): Promise<void> {

@@ -10,7 +10,7 @@ import {
   judge,
   nextItem,
   promptOf,
-  Said,
+  Answer,
   sayConfused,
   showSaid,
   Standing,
@@ -33,7 +33,7 @@ export interface ItemQuestion extends Question {
 }
 
 /** An item and one answer to it, by their keys. */
-interface Answer {
+interface ItemAnswer {
   readonly key: string;
   readonly review: string;
   readonly at: number;
@@ -104,7 +104,7 @@ export class ItemSource extends Source {
     return { ...this.questionOf(item, isNew), meeting: undefined };
   }
 
-  override give(question: Question, said: Said, how: How, spent: number): Given {
+  override give(question: Question, said: Answer, how: How, spent: number): Given {
     const { item, isNew } = question as ItemQuestion;
     const order = this.store.order();
     const { right, truth, confused } = judge(item, order, said);
@@ -126,8 +126,8 @@ export class ItemSource extends Source {
   /** Notes an answer with its item and the practice. */
   private note(
     item: Item,
-    given: { said: Said; right: boolean; truth: Said; how: How; spent: number },
-  ): Answer & Pick<Given, 'stored'> {
+    given: { said: Answer; right: boolean; truth: Answer; how: How; spent: number },
+  ): ItemAnswer & Pick<Given, 'stored'> {
     const { said, right, truth, how, spent } = given;
     const [at, orderId, id, review] = [this.clock.now(), this.store.orderId(), itemId(item), newId()];
     const key = itemKey(orderId, id);
@@ -164,7 +164,7 @@ export class ItemSource extends Source {
    */
   private async takeBack(
     item: Item,
-    { key, review }: Answer,
+    { key, review }: ItemAnswer,
     right: boolean,
     stored: Given['stored'],
   ): Promise<TakenBack> {

@@ -1,6 +1,6 @@
 import { computed, inject, Injectable, signal, untracked } from '@angular/core';
 import { ParamMap } from '@angular/router';
-import { Said } from '@enumeron/core/learn';
+import { Answer } from '@enumeron/core/learn';
 import { Journal } from '../../storage/journal';
 import { Clock } from '../../platform/clock';
 import { LearnStore } from '../../nouns/learning/learn.store';
@@ -76,7 +76,7 @@ export class Practice {
   }
 
   /** @param first when the first key of the answer was pressed, in the page's own time. */
-  answer(said: Said, first: number): void {
+  answer(said: Answer, first: number): void {
     const asked = this.asked();
     if (!asked) return;
     // What is typed before the prompt can be seen was typed at once.

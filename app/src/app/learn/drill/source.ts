@@ -1,6 +1,6 @@
 import { Signal } from '@angular/core';
 import { ParamMap } from '@angular/router';
-import { Answered, Asks, Said } from '@enumeron/core/learn';
+import { Answered, AnswerKind, Answer } from '@enumeron/core/learn';
 import { SumLine } from '@enumeron/core/reckon';
 import { Committed } from '../../storage/journal';
 
@@ -14,7 +14,7 @@ export interface Meeting {
 
 /** Something that is asked. The same asked again is another question. */
 export interface Question {
-  readonly asks: Asks;
+  readonly asks: AnswerKind;
   /** The question in full, what it is about, and what is given beside it. */
   readonly question: string;
   readonly prompt: string;
@@ -32,8 +32,8 @@ export type TakenBack = 'taken back' | 'not stored yet' | 'answered since';
 export interface Given {
   readonly question: Question;
   readonly right: boolean;
-  readonly truth: Said;
-  readonly said: Said;
+  readonly truth: Answer;
+  readonly said: Answer;
   /** What was mixed up, in a sentence; empty where nothing was. */
   readonly mixed: string;
   /** How it is worked out, where it is a sum. */
@@ -68,7 +68,7 @@ export abstract class Source {
   /** What is asked next; undefined when there is nothing. */
   abstract next(): Question | undefined;
   /** Notes an answer: it shows at once. @param spent what it adds to the time of the practice, in milliseconds. */
-  abstract give(question: Question, said: Said, how: How, spent: number): Given;
+  abstract give(question: Question, said: Answer, how: How, spent: number): Given;
   /** The question again, after its answer was taken back. */
   abstract again(question: Question): Question;
   /** Whether a question can still be answered: the order may have been edited. */

@@ -12,7 +12,7 @@ import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { ActivatedRoute, Router } from '@angular/router';
 import { Card, looksLike, showCard } from '@enumeron/core/deck';
-import { EMPTY, pickCard, RUN_WAYS, runSequence, showTyped, Typed, typeKey } from '@enumeron/core/learn';
+import { NO_INPUT, pickCard, RUN_WAYS, runSequence, showTyped, Typed, typeKey } from '@enumeron/core/learn';
 import { fromEvent } from 'rxjs';
 import { Journal } from '../../storage/journal';
 import { placeOf } from '../../storage/kind';
@@ -52,8 +52,8 @@ export class Running {
 
   protected readonly splits = signal<readonly number[]>([]);
   private readonly wrong = signal<readonly number[]>([]);
-  protected readonly empty = EMPTY;
-  protected readonly typed = signal<Typed>(EMPTY);
+  protected readonly empty = NO_INPUT;
+  protected readonly typed = signal<Typed>(NO_INPUT);
   protected readonly shownTyped = computed(() => showTyped('card', this.typed()));
   protected readonly size = computed(() => this.cards().length);
   protected readonly ended = computed(() => this.size() > 0 && this.splits().length === this.size());
@@ -124,7 +124,7 @@ export class Running {
       this.typed.set(next);
       return;
     }
-    this.typed.set(EMPTY);
+    this.typed.set(NO_INPUT);
     const card = this.cards()[this.splits().length];
     if (!looksLike(said.cards[0], card))
       this.wrong.update((all) => [...all, this.numberOf(this.splits().length)]);

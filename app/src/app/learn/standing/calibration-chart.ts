@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { calibration, Heard } from '@enumeron/core/learn';
+import { calibration, Attempt } from '@enumeron/core/learn';
 import { sayShare } from '@enumeron/core/file/odds/sayShare';
 import { scaleLinear } from 'd3-scale';
 import { AsTable, TableRow } from '../../ui/charts/as-table';
@@ -45,7 +45,7 @@ const [SIZE, LEFT, BELOW] = [220, 34, 18];
   `,
 })
 export class CalibrationChart {
-  readonly answers = input.required<readonly Heard[]>();
+  readonly answers = input.required<readonly Attempt[]>();
 
   protected readonly size = SIZE;
   protected readonly left = LEFT;

@@ -1,6 +1,6 @@
 import { formatDate } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, input, LOCALE_ID } from '@angular/core';
-import { DAY, daySpeeds, Heard, speedBins } from '@enumeron/core/learn';
+import { DAY, daySpeeds, Attempt, speedBins } from '@enumeron/core/learn';
 import { scaleBand, scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { Clock } from '../../platform/clock';
@@ -20,7 +20,7 @@ const DAYS = 40;
   styleUrl: '../../ui/charts/chart.scss',
 })
 export class SpeedChart {
-  readonly answers = input.required<readonly Heard[]>();
+  readonly answers = input.required<readonly Attempt[]>();
   /** In milliseconds. */
   readonly fluent = input.required<number>();
 

@@ -1,5 +1,5 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
-import { Heard, itemPaces, Schedule } from '@enumeron/core/learn';
+import { Attempt, itemPaces, Schedule } from '@enumeron/core/learn';
 import { ReviewRow } from '../../nouns/learning/reviews.kind';
 import { History } from '../../nouns/learning/history';
 import { LearnStore } from '../../nouns/learning/learn.store';
@@ -9,7 +9,7 @@ export const SHOWN = 2000;
 const heard = (
   { item, at, right, answered, ms, hinted, interrupted, before }: ReviewRow,
   schedule: Schedule,
-): Heard => ({
+): Attempt => ({
   ...{ item, at, right, answered, ms },
   ...(hinted ? { hinted } : {}),
   ...(interrupted ? { interrupted } : {}),
@@ -26,7 +26,7 @@ export class StandingStore {
   private asked = 0;
 
   /** Oldest first; undefined while they are read. */
-  readonly answers = signal<readonly Heard[] | undefined>(undefined);
+  readonly answers = signal<readonly Attempt[] | undefined>(undefined);
   readonly paces = computed(() => itemPaces(this.answers() ?? [], this.store.pace()));
 
   /** Reads the answers of an order; nothing comes of it where another one is asked for meanwhile. */

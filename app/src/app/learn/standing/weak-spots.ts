@@ -4,7 +4,7 @@ import { Router } from '@angular/router';
 import {
   confusions,
   DIRECTION_WORDS,
-  Heard,
+  Attempt,
   Item,
   itemId,
   ItemPace,
@@ -74,7 +74,7 @@ const PAIRS = 8;
   `,
 })
 export class WeakSpots {
-  readonly answers = input.required<readonly Heard[]>();
+  readonly answers = input.required<readonly Attempt[]>();
   readonly paces = input.required<ReadonlyMap<string, ItemPace>>();
 
   private readonly store = inject(LearnStore);

@@ -1,7 +1,7 @@
 import { computed, inject, Injectable, untracked } from '@angular/core';
 import { ParamMap } from '@angular/router';
 import { seededRng } from '@enumeron/core/deck';
-import { Drawn, drawSum, Inputs, nextLevel, Said, sameSaid, showSaid, SumKind } from '@enumeron/core/learn';
+import { Drawn, drawSum, Inputs, nextLevel, Answer, sameSaid, showSaid, SumKind } from '@enumeron/core/learn';
 import { Journal } from '../../storage/journal';
 import { placeOf } from '../../storage/kind';
 import { SumRow, SUMS } from '../../nouns/learning/sums.kind';
@@ -101,7 +101,7 @@ export class SumSource extends Source {
     return { ...question };
   }
 
-  override give(question: Question, said: Said, how: How, spent: number): Given {
+  override give(question: Question, said: Answer, how: How, spent: number): Given {
     const { kind, inputs, sum, level } = (question as SumQuestion).drawn;
     const right = sameSaid(sum.truth, said);
     const row: SumRow = {

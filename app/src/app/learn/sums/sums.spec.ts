@@ -1,6 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import { ActivatedRoute, convertToParamMap, provideRouter, Router } from '@angular/router';
-import { Drawn, Said, saidCards, saidNumber, saidOff, saidWeaves, SUM_KINDS } from '@enumeron/core/learn';
+import { Drawn, Answer, saidCards, saidNumber, saidOff, saidWeaves, SUM_KINDS } from '@enumeron/core/learn';
 import { WORKED } from '@enumeron/core/file/rehearse/worked/worked';
 import { freshApp, until } from '../../../testing/fresh';
 import { FakeClock, keysOf, press } from '../../../testing/learner';
@@ -51,7 +51,7 @@ const stored = async (count: number): Promise<void> => {
   await until(async () => (await rows()).length >= count);
 };
 
-const answer = async (drill: Rendered<Drill>, after: number, said?: Said): Promise<Drawn> => {
+const answer = async (drill: Rendered<Drill>, after: number, said?: Answer): Promise<Drawn> => {
   const drawn = asked();
   clock.pass(after);
   for (const key of keysOf(said ?? drawn.sum.truth)) press(key);
@@ -62,7 +62,7 @@ const answer = async (drill: Rendered<Drill>, after: number, said?: Said): Promi
 };
 
 /** An answer of the same kind that is not the truth. */
-const wrongFor = ({ sum: { truth } }: Drawn): Said => {
+const wrongFor = ({ sum: { truth } }: Drawn): Answer => {
   switch (truth.kind) {
     case 'number':
       return saidNumber(truth.number === 11 ? 12 : 11);

@@ -2,7 +2,7 @@ import { countOf } from '@enumeron/core/file/deck/countOf';
 import { ChangeDetectionStrategy, Component, computed, inject, signal, viewChildren } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { offsetOf, showCard, suitOf } from '@enumeron/core/deck';
-import { cards } from '@enumeron/core/file/moves/wording';
+import { countOfCards } from '@enumeron/core/file/moves/wording';
 import {
   describeSame,
   easyRange,
@@ -76,7 +76,7 @@ export class Wanted {
     const card = this.wanted.card();
     const { shift } = this.settings.tolerance();
     const range = card === undefined ? undefined : easyRange(this.pack.now(), card, shift);
-    return range && `${range.from} to ${range.to}: at most ${cards(shift)}.`;
+    return range && `${range.from} to ${range.to}: at most ${countOfCards(shift)}.`;
   });
 
   /** What is still to be told before there is an answer, or why there can be none. */

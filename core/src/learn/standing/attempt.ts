@@ -2,7 +2,7 @@ import { median as medianOf } from './median';
 import { INTERRUPTED, Pace, PACE } from '../grade';
 
 /** An answer to an item, as far as it is counted: one that was taken back is none. */
-export interface Heard {
+export interface Attempt {
   /** As `itemId` writes it. */
   readonly item: string;
   readonly at: number;
@@ -16,7 +16,7 @@ export interface Heard {
 }
 
 /** Whether the time of an answer says how fast the user knows the item. */
-export const tells = ({ right, ms, hinted, interrupted }: Heard): boolean =>
+export const tells = ({ right, ms, hinted, interrupted }: Attempt): boolean =>
   right && !hinted && !interrupted && ms <= INTERRUPTED;
 
 /** How one item goes. */
@@ -34,10 +34,10 @@ const [LAST_TIMES, LAST_ANSWERS] = [5, 10];
 
 /** How each item goes. @param answers oldest first. */
 export const itemPaces = (
-  answers: readonly Heard[],
+  answers: readonly Attempt[],
   { fluent }: Pace = PACE,
 ): ReadonlyMap<string, ItemPace> => {
-  const byItem = new Map<string, Heard[]>();
+  const byItem = new Map<string, Attempt[]>();
   for (const answer of answers) {
     const own = byItem.get(answer.item);
     if (own) own.push(answer);
