@@ -66,3 +66,19 @@ test('where nothing of what is offered is chosen yet, Tab reaches the first', as
   key(page.all('[role=radio]')[0], 'ArrowRight');
   expect(page.component.kind()).toBe('in');
 });
+
+@Component({
+  imports: [Choice],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `<en-choice name="Minutes" [options]="[2, 5]" [value]="5" (valueChange)="asked.set($event)" />`,
+})
+class Refusing {
+  readonly asked = signal(0);
+}
+
+test('what is refused is not shown as chosen', async () => {
+  const page = await render(Refusing);
+  await page.click('2');
+  expect(page.component.asked()).toBe(2);
+  expect(page.find('[aria-checked=true]').textContent.trim()).toBe('5');
+});

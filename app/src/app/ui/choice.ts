@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, ElementRef, inject, input, model } from '@angular/core';
+import { ChangeDetectionStrategy, Component, ElementRef, inject, input, output } from '@angular/core';
 
 /** What the arrow keys add to the index of what is chosen. */
 const STEPS: Readonly<Record<string, number>> = { ArrowLeft: -1, ArrowUp: -1, ArrowRight: 1, ArrowDown: 1 };
@@ -17,7 +17,7 @@ const STEPS: Readonly<Record<string, number>> = { ArrowLeft: -1, ArrowUp: -1, Ar
         role="radio"
         [attr.aria-checked]="option === value()"
         [tabIndex]="option === value() || (!isAnyChosen() && $first) ? 0 : -1"
-        (click)="value.set(option)"
+        (click)="valueChange.emit(option)"
       >
         {{ says()(option) }}
       </button>
@@ -30,7 +30,9 @@ export class Choice<Value> {
   /** The same as it stands before the options; nothing where they say it. */
   readonly lead = input('');
   readonly options = input.required<readonly Value[]>();
-  readonly value = model.required<Value>();
+  /** What is chosen, as whoever keeps it has it: where they refuse another, this stays. */
+  readonly value = input.required<Value>();
+  readonly valueChange = output<Value>();
   /** How an option is written. */
   readonly says = input<(option: Value) => string>(String);
 
@@ -46,7 +48,7 @@ export class Choice<Value> {
     const options = this.options();
     const next = options.findIndex((option) => option === this.value()) + STEPS[event.key];
     const index = (next + options.length) % options.length;
-    this.value.set(options[index]);
+    this.valueChange.emit(options[index]);
     this.host.querySelectorAll('button')[index].focus();
   }
 }
