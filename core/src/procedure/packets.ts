@@ -124,6 +124,7 @@ export class Packets {
     }
   }
 
+  /** Makes one run of a packet that has many, so that there is room for more. */
   protected tidy(packet: number): void {
     if (this.counts[packet] <= MANY_RUNS) return;
     this.rewrite(packet);

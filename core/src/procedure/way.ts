@@ -39,6 +39,7 @@ export interface Way {
   readonly visit?: (machine: Machine) => void;
   /** Is told how every world ended that was not left out; worlds that are alike are not taken together then. */
   readonly ended?: (machine: Machine, how: 'held' | 'outs' | 'failed') => void;
+  /** Is told what is claimed to be known, and under which sights. */
   readonly looked?: (machine: Machine, claim: number, sights: string, value: number) => void;
   /** Ends when so many worlds have ended well. */
   readonly most?: number;

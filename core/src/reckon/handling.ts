@@ -24,6 +24,7 @@ export interface Handling {
   /** The fewest cards that change ends. */
   readonly displaced: number;
   readonly from: 'top' | 'bottom';
+  /** The card at the face after it. */
   readonly face: Card;
   readonly cost: number;
 }

@@ -53,6 +53,7 @@ const parity = (name: string, index: number): Feature => ({
   is: (value) => `${name} is ${value === 1 ? 'odd' : 'even'}`,
 });
 
+/** What a rule may speak of, the plainest first. */
 const featuresOf = (names: readonly string[]): readonly Feature[] => {
   const pairs = names.flatMap((_, other) =>
     names.slice(0, other).map((_first, one) => [one, other] as const),

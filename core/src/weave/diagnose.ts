@@ -236,6 +236,7 @@ const bestLook = (packs: readonly CutPack[], faults: number, size: number): numb
 /** Explanations with up to so many faults are counted first: mostly there are enough of them. */
 const FEW_FAULTS = [2, 8] as const;
 
+/** The fewest faults first, then those of the cut nearest to the middle. */
 const firstOf = (packs: readonly CutPack[], levels: readonly number[]): readonly WeaveExplanation[] => {
   const found: WeaveExplanation[] = [];
   for (const faults of levels)

@@ -11,6 +11,7 @@ import { WordSearch } from './wordSearch';
 
 /** What a row is to end in. */
 export type RowGoal =
+  /** An order, or any turn of it. */
   | { readonly kind: 'order'; readonly to: Order; readonly turned?: true }
   | { readonly kind: 'colours' }
   | { readonly kind: 'suits' }

@@ -2,7 +2,6 @@ import { ChangeDetectionStrategy, Component, computed, input, output } from '@an
 import { sayShare } from '@enumeron/core/file/odds/sayShare';
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
-
 import { AsTable, TableRow } from './as-table';
 
 const [WIDTH, HEIGHT, LEFT, BELOW] = [420, 120, 40, 20];
