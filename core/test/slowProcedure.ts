@@ -14,6 +14,8 @@ export interface SlowFailure {
   readonly choices: readonly (readonly [string, number])[];
   readonly at: string;
   readonly why: string;
+  /** The packet behind each mix, where something was mixed. */
+  readonly orders?: readonly (readonly string[])[];
 }
 
 export interface SlowProof {
@@ -53,6 +55,10 @@ class World {
   readonly packets: Packets = {};
   readonly names: Record<string, Value> = {};
   readonly choices: [string, number][] = [];
+  /** The same with the path of each choice. */
+  readonly made: { readonly path: string; readonly value: number }[] = [];
+  /** What lay where behind each mix. */
+  readonly orders: string[][] = [];
   /** What was claimed to be known, with what was seen by then. */
   readonly claims: { readonly at: string; readonly sights: string; readonly value: Value }[] = [];
   weight = 1;
@@ -88,6 +94,52 @@ class World {
     const found = this.packet(packet)[place - 1] as Lying | undefined;
     if (!found) throw new CannotBeDone();
     return found;
+  }
+
+  /** The cards of *these*: a list of expressions, or an order's name. */
+  private these(value: unknown): string[] {
+    if (typeof value === 'string')
+      return ((this.procedure['orders'] ?? {}) as Record<string, string[]>)[value];
+    return (value as unknown[]).map((each) => this.value(each) as string);
+  }
+
+  /** A packet's cards on the way to one end from the other. */
+  private along(packet: unknown, towards: unknown): string[] {
+    const cards = this.packet(packet).map(({ card }) => card);
+    return towards === 'face' ? cards : cards.reverse();
+  }
+
+  private throughFaces(e: Json): Value | undefined {
+    const there = (): string[] => this.packet(e['in']).map(({ card }) => card);
+    const found = (card: string | undefined): string => {
+      if (card === undefined) throw new CannotBeDone();
+      return card;
+    };
+    if ('how many of' in e) {
+      const these = this.these(e['how many of']);
+      return there().filter((card) => these.includes(card)).length;
+    }
+    if ('first of' in e) {
+      const lie = this.packet(e['not in']).map(({ card }) => card);
+      return found(this.these(e['first of']).find((card) => !lie.includes(card)));
+    }
+    if ('first among' in e) {
+      const these = this.these(e['first among']);
+      return found(this.along(e['in'], e['towards']).find((card) => these.includes(card)));
+    }
+    if ('next after' in e) {
+      const from = this.value(e['next after']) as string;
+      const place = there().indexOf(from);
+      if (place < 0) throw new CannotBeDone();
+      const beyond = e['towards'] === 'face' ? there().slice(place + 1) : there().slice(0, place).reverse();
+      const these = 'among' in e ? this.these(e['among']) : undefined;
+      return found(beyond.find((card) => !these || these.includes(card)));
+    }
+    if ('mates together in' in e) {
+      const cards = this.packet(e['mates together in']).map(({ card }) => card);
+      return cards.findIndex((card, index) => card !== '-' && cards[index + 1] === mate(card)) + 1;
+    }
+    return undefined;
   }
 
   private value(given: unknown): Value {
@@ -148,6 +200,9 @@ class World {
       if (value < 0) throw new CannotBeDone();
       return `${value}`.split('').reduce((sum, digit) => sum + Number(digit), 0);
     }
+    if ('whether' in e) return Number(this.holds(e['whether'] as Json));
+    const seen = this.throughFaces(e);
+    if (seen !== undefined) return seen;
     if ('least' in e) return Math.min(...list('least'));
     if ('most' in e) return Math.max(...list('most'));
     throw new Error(`no expression: ${JSON.stringify(given)}`);
@@ -194,7 +249,7 @@ class World {
     return from.splice(0, count);
   }
 
-  private choice(step: Json, low: number, high: number): number {
+  private choice(step: Json, path: string, low: number, high: number): number {
     if (low > high) throw new CannotBeDone();
     const value = this.choose(low, high);
     const likely = step['likely'] as Json | undefined;
@@ -209,17 +264,44 @@ class World {
     this.weight *= all === 0 ? 0 : weight(value) / all;
     this.names[step['name'] as string] = value;
     this.choices.push([step['name'] as string, value]);
+    this.made.push({ path, value });
     return value;
+  }
+
+  /** Every order, the cards that lay higher first; cards alike are not told apart. */
+  private mix(s: Json): void {
+    const number = (field: string, otherwise: number): number =>
+      s[field] === undefined ? otherwise : this.number(s[field]);
+    const [times, top, face] = [number('times', 1), number('keep top', 0), number('keep face', 0)];
+    const cards = this.packet(s['packet']);
+    if (times < 0 || times > 200 || top < 0 || face < 0 || top + face > cards.length)
+      throw new CannotBeDone();
+    const left = cards.splice(top, cards.length - top - face);
+    const mixed = times === 0 ? left.splice(0) : [];
+    const alike = (a: Lying, b: Lying): boolean => a.card === b.card && a.up === b.up;
+    while (left.length > 0) {
+      const kinds = left.filter((each, index) => left.findIndex((other) => alike(each, other)) === index);
+      const kind = kinds[this.choose(0, kinds.length - 1)];
+      this.weight *= left.filter((each) => alike(each, kind)).length / left.length;
+      mixed.push(
+        ...left.splice(
+          left.findIndex((each) => alike(each, kind)),
+          1,
+        ),
+      );
+    }
+    cards.splice(top, 0, ...mixed);
+    this.orders.push(cards.map(({ card }) => card));
   }
 
   private step(s: Json, path: string): void {
     switch (s['do']) {
       case 'choose':
-        this.choice(s, this.number(s['from']), this.number(s['to']));
+        this.choice(s, path, this.number(s['from']), this.number(s['to']));
         return;
       case 'choose one': {
         const options = s['of'] as Json[];
-        const value = this.choice(s, 1, options.length);
+        const value = this.choice(s, path, 1, options.length);
         this.run(options[value - 1]['steps'] as Json[], `${path}.${value}.`);
         return;
       }
@@ -258,7 +340,11 @@ class World {
         return;
       }
       case 'take': {
-        const place = this.number(s['place']);
+        const sought = s['card'] === undefined ? undefined : this.value(s['card']);
+        const place =
+          sought === undefined
+            ? this.number(s['place'])
+            : this.packet(s['from']).findIndex((each) => each.card === sought) + 1;
         const card = this.at(s['from'], place);
         this.packet(s['from']).splice(place - 1, 1);
         this.packet(s['onto']).unshift(card);
@@ -274,6 +360,9 @@ class World {
       case 'weave':
       case 'unweave':
         this.weave(s);
+        return;
+      case 'mix':
+        this.mix(s);
         return;
       case 'see':
       case 'work out':
@@ -332,42 +421,65 @@ class World {
 }
 
 /** The names that the performer comes to know: told, chosen, seen or worked out by them. */
-const knownNames = (steps: readonly Json[]): string[] =>
+const knownNames = (steps: readonly Json[], version: unknown): string[] =>
   steps.flatMap((step) => {
     const { do: what, name, by, told } = step;
+    const uncounted = version === 2 && step['uncounted'] === true;
     const mine =
       what === 'choose' || what === 'choose one'
-        ? told === true || (by !== undefined && by !== 'helper')
+        ? told === true || (by !== undefined && by !== 'helper' && !uncounted)
         : (what === 'see' || what === 'work out') && by !== 'helper';
     const inside = [
       step['then'],
       step['otherwise'],
-      step['steps'],
+      what === 'out' ? [] : step['steps'],
       ...((what === 'choose one' ? step['of'] : []) as Json[]).map((option) => option['steps']),
     ];
     return [
       ...(mine ? [name as string] : []),
-      ...inside.flatMap((each) => knownNames((each ?? []) as Json[])),
+      ...inside.flatMap((each) => knownNames((each ?? []) as Json[], version)),
     ];
   });
 
-/** Every combination of choices, each world from the beginning; at most so many. */
-export const proveSlowly = (procedure: unknown, most: number): SlowProof | undefined => {
-  const steps = (procedure as Json)['steps'] as Json[];
-  const known = new Set(knownNames(steps));
-  const ends: { world: World; how: 'held' | 'out' | 'claim' | 'left out' | 'cannot be done'; at: string }[] =
-    [];
+type How = 'held' | 'out' | 'claim' | 'left out' | 'cannot be done' | 'not known';
+interface End {
+  readonly world: World;
+  readonly how: How;
+  readonly at: string;
+}
+
+const numbersOf = (path: string): number[] => path.split('.').map(Number);
+/** Which comes first where two first differ; else the shorter one. */
+const inTurn = (a: readonly number[], b: readonly number[]): number => {
+  const at = a.findIndex((each, index) => each !== b.at(index));
+  return at < 0 ? a.length - b.length : at < b.length ? a[at] - b[at] : 1;
+};
+const byPath = (a: string, b: string): number => inTurn(numbersOf(a), numbersOf(b));
+const byChoices = (a: World, b: World): number => {
+  for (let index = 0; index < Math.min(a.made.length, b.made.length); index++) {
+    const [one, other] = [a.made[index], b.made[index]];
+    const order = byPath(one.path, other.path) || one.value - other.value;
+    if (order !== 0) return order;
+  }
+  return a.made.length - b.made.length;
+};
+
+/** Every world from the beginning; undefined where there are more than so many. */
+const everyWorld = (procedure: Json, most: number): End[] | undefined => {
+  const steps = procedure['steps'] as Json[];
+  const known = new Set(knownNames(steps, procedure['version']));
+  const ends: End[] = [];
   let script: { value: number; high: number }[] | undefined = [];
   while (script) {
     if (ends.length === most) return undefined;
     const asked: { value: number; high: number }[] = [];
     const along: { value: number; high: number }[] = script;
-    const world = new World(procedure as Json, known, (low, high) => {
+    const world = new World(procedure, known, (low, high) => {
       const next = along.at(asked.length) ?? { value: low, high };
       asked.push(next);
       return next.value;
     });
-    let end: { how: (typeof ends)[number]['how']; at: string } = { how: 'held', at: '' };
+    let end: { how: How; at: string } = { how: 'held', at: '' };
     try {
       world.run(steps);
     } catch (error) {
@@ -379,30 +491,63 @@ export const proveSlowly = (procedure: unknown, most: number): SlowProof | undef
     const last = asked.pop();
     script = last && [...asked, { value: last.value + 1, high: last.high }];
   }
+  return ends;
+};
+
+/** What was claimed to be known and is not makes worlds fail that would have ended well. */
+const judge = (ends: readonly End[]): End[] => {
   const values = new Map<string, Set<Value>>();
   const keyOf = ({ at, sights }: World['claims'][number]): string => `${at} ${sights}`;
   for (const { world } of ends)
     for (const claim of world.claims)
       values.set(keyOf(claim), (values.get(keyOf(claim)) ?? new Set()).add(claim.value));
+  return ends.map((end) => {
+    const missed = end.world.claims.find((claim) => (values.get(keyOf(claim))?.size ?? 0) > 1);
+    return missed && (end.how === 'held' || end.how === 'out')
+      ? { ...end, how: 'not known', at: missed.at }
+      : end;
+  });
+};
+
+const fieldOf = (how: How): 'held' | 'outs' | 'failed' =>
+  how === 'held' ? 'held' : how === 'out' ? 'outs' : 'failed';
+
+/** Every combination of choices, over every order of what is mixed; at most so many worlds. */
+export const proveSlowly = (procedure: unknown, most: number): SlowProof | undefined => {
+  const worlds = everyWorld(procedure as Json, most);
+  if (!worlds) return undefined;
+  const ends = judge(worlds);
   const counts = { held: 0, outs: 0, failed: 0, leftOut: 0 };
   const weights = { held: 0, outs: 0, failed: 0 };
   const failures: SlowFailure[] = [];
-  for (const { world, how, at } of ends) {
-    const missed = world.claims.find((claim) => (values.get(keyOf(claim))?.size ?? 0) > 1);
-    const judged = missed && (how === 'held' || how === 'out') ? 'not known' : how;
-    if (judged === 'left out') counts.leftOut++;
-    else {
-      const field = judged === 'held' ? 'held' : judged === 'out' ? 'outs' : 'failed';
-      counts[field]++;
-      weights[field] += world.weight;
-      if (field === 'failed')
-        failures.push({
-          choices: world.choices,
-          at: judged === 'not known' ? (missed?.at ?? '') : at,
-          why: judged,
-        });
+  for (const { world, how } of ends) if (how !== 'left out') weights[fieldOf(how)] += world.weight;
+  const cases = new Map<string, End[]>();
+  for (const end of ends) {
+    const key = JSON.stringify(end.world.made);
+    cases.set(key, [...(cases.get(key) ?? []), end]);
+  }
+  const inOrder = [...cases.values()].sort((a, b) => byChoices(a[0].world, b[0].world));
+  for (const alike of inOrder) {
+    const there = alike.filter(({ how }) => how !== 'left out');
+    if (there.length === 0) {
+      counts.leftOut++;
+      continue;
     }
+    const failed = there.filter(({ how }) => fieldOf(how) === 'failed');
+    if (failed.length === 0) {
+      counts[there.some(({ how }) => how === 'out') ? 'outs' : 'held']++;
+      continue;
+    }
+    counts.failed++;
+    // Of one place and reason the first world has the first order, for so they are run.
+    const [{ world, at, how }] = failed.sort(
+      (a, b) => byPath(a.at, b.at) || WHYS.indexOf(a.how) - WHYS.indexOf(b.how),
+    );
+    const { choices, orders } = world;
+    failures.push({ choices, at, why: how, ...(orders.length > 0 && { orders }) });
   }
   const cards = new Set(ends.map(({ world }) => Object.values(world.packets).flat().length));
   return { ...counts, failures, weights, cards };
 };
+
+const WHYS: readonly How[] = ['cannot be done', 'claim', 'not known'];

@@ -1,18 +1,28 @@
 import { Card, isCard } from '../deck/card';
-import { Form, formOf, NONE, Reader, Slot, Stack, valueAt } from './forms';
+import { Form, NONE, Reader, Slots, slotsOf, Stack, valueAt } from './form';
+import { formOf } from './forms';
 import { cardNamed, laidOut } from './laid';
 import { byOf, Condition, Expression, MOST_ROUNDS, Option, Procedure, Step } from './procedure';
 import { CANNOT, Choice, CLAIM, Do, HELD, Instruction, instruction, LEFT_OUT, OUT, Program } from './program';
 import { lookaheadOf } from './lookahead';
 import { SLOTS, STEPS } from './steps';
 import { INDIFFERENT } from './packets';
-import { knownNames, namesIn, namesRead, packetsOf } from './walk';
+import { meant } from './meant';
+import { MOST_POOLS } from './mixedTable';
+import { insideOf, knownNames, namesIn, namesRead, packetsOf } from './walk';
 
 /** The packet whose top card is looked at, where that is all. */
 const topOf = (what: Expression): string | undefined => {
   const packet = typeof what === 'object' ? what['top of'] : undefined;
   return typeof packet === 'string' ? packet : undefined;
 };
+
+/** How many thorough shuffles there are; in a repeat one may come again beside itself. */
+const mixesIn = (steps: readonly Step[]): number =>
+  steps.reduce((sum, step) => {
+    const inside = insideOf(step).reduce((all, each) => all + mixesIn(each), 0);
+    return sum + (step.do === 'mix' ? 1 : step.do === 'repeat' ? 3 * inside : inside);
+  }, 0);
 
 /** Writes a program, step by step. */
 class Compiler {
@@ -27,9 +37,18 @@ class Compiler {
   private readonly start: readonly (readonly Card[])[];
   private readonly givens: Readonly<Record<string, number>>;
   private readonly rounds: number[] = [];
+  private readonly procedure: Procedure;
+  private readonly mixes: number;
   private counters = 0;
 
-  constructor(private readonly procedure: Procedure) {
+  /** @param isStepwise whether each step is done by itself, those that clear up behind an out too. */
+  constructor(
+    written: Procedure,
+    private readonly isStepwise: boolean,
+  ) {
+    const procedure = meant(written);
+    this.procedure = procedure;
+    this.mixes = mixesIn(procedure.steps);
     this.packets = [...new Set([...Object.keys(procedure.packets ?? {}), ...packetsOf(procedure.steps)])];
     this.names = [...new Set(namesIn(procedure.steps))];
     this.givens = procedure.givens ?? {};
@@ -38,16 +57,16 @@ class Compiler {
     for (const [name, order] of Object.entries(procedure.orders ?? {})) this.stacks.set(name, stackOf(order));
   }
 
-  /** @param isStepwise whether each step is done by itself. */
-  program(isStepwise: boolean): Program {
+  program(): Program {
     const { procedure, code, paths, reads, gives, packets, names, start, claims } = this;
     this.steps(procedure.steps, '');
-    if (!isStepwise) this.together();
+    if (!this.isStepwise) this.together();
     this.emit(instruction(Do.End, { to: HELD }), '');
     const sights = [...new Set(knownNames(procedure.steps))].map((name) => names.indexOf(name));
     return {
       ...{ code, paths, reads, gives, packets, names, start, claims, sights, rounds: this.rounds },
       values: names.length + this.counters,
+      pools: this.mixes === 0 ? 0 : Math.min(MOST_POOLS, 2 * this.mixes + 2),
     };
   }
 
@@ -105,7 +124,7 @@ class Compiler {
             name: step.name,
             value,
             likely: step.likely,
-            promise: lookaheadOf(step.name, next, this.packets, this.start),
+            promise: this.mixes > 0 ? undefined : lookaheadOf(step.name, next, this.packets, this.start),
           },
           ...{ from: this.reader(step.from), to: this.reader(step.to) },
         };
@@ -150,6 +169,7 @@ class Compiler {
         this.claims.push(path);
         return;
       case 'out':
+        if (this.isStepwise) this.steps(step.steps ?? [], `${path}.1.`);
         this.emit(instruction(Do.End, { to: OUT }), path);
         return;
       default: {
@@ -159,7 +179,7 @@ class Compiler {
           slots.map(([field, slot]) => [field, this.part(slot, (step as never)[field])]),
         ) as Readonly<Record<string, never>>;
         const read = slots.flatMap(([field, slot]) =>
-          slot === 'number' ? [(step as never)[field] as unknown] : [],
+          slot === 'number' || slot === 'card' ? [(step as never)[field] as unknown] : [],
         );
         if (act) this.emit(this.moveOf(step) ?? instruction(Do.Act, { act: act(parts) }), path, read);
       }
@@ -254,6 +274,8 @@ class Compiler {
         return this.condition(value as Condition);
       case 'conditions':
         return (value as Condition[]).map((each) => this.condition(each));
+      case 'these':
+        return this.these(value as string | readonly Expression[]);
       case 'numbers':
       case 'twoNumbers':
       case 'alike':
@@ -261,6 +283,18 @@ class Compiler {
       default:
         return value;
     }
+  }
+
+  private these(value: string | readonly Expression[]): Slots['these'] {
+    if (typeof value === 'string') {
+      const { cards } = this.stacks.get(value) as Stack;
+      return () => cards;
+    }
+    const readers = value.map((each) => this.reader(each));
+    return (world) => {
+      const cards = readers.map((read) => read(world));
+      return cards.includes(NONE) ? undefined : cards;
+    };
   }
 
   private condition(value: Condition): Reader {
@@ -282,10 +316,10 @@ class Compiler {
     return () => card;
   }
 
-  private form({ fields, read }: Form, value: Readonly<Record<string, unknown>>): Reader {
-    return read(
+  private form(form: Form, value: Readonly<Record<string, unknown>>): Reader {
+    return form.read(
       Object.fromEntries(
-        Object.entries(fields).map(([field, slot]: [string, Slot]) => [field, this.part(slot, value[field])]),
+        slotsOf(form).map(([field, slot]) => [field, this.part(slot, value[field])]),
       ) as Readonly<Record<string, never>>,
     );
   }
@@ -301,7 +335,7 @@ const stackOf = (order: readonly string[]): Stack => {
 };
 
 /** Makes a procedure that `readProcedure` has found right ready to be run. */
-export const compile = (procedure: Procedure): Program => new Compiler(procedure).program(false);
+export const compile = (procedure: Procedure): Program => new Compiler(procedure, false).program();
 
-/** The same, for whoever looks at the table behind every step. */
-export const compileStepwise = (procedure: Procedure): Program => new Compiler(procedure).program(true);
+/** The same, for whoever looks at the table behind every step, those that clear up behind an out too. */
+export const compileStepwise = (procedure: Procedure): Program => new Compiler(procedure, true).program();

@@ -1,82 +1,8 @@
 import { Card, cardOf, colourOf, mateOf, Rank, rankOf, Suit, suitOf } from '../deck/card';
 import { mod } from '../deck/mod';
+import { FACES } from './faces';
+import { Form, form, Kind, LARGEST, NONE, Reader, World } from './form';
 import { INDIFFERENT } from './packets';
-import { Table } from './table';
-
-/** What an expression gives: two kinds that are not compared with each other. */
-export type Kind = 'number' | 'card';
-
-/** Instead of a value, where there is none: the step cannot be done. Below every number that a name can hold. */
-export const NONE = -(2 ** 30);
-/** Numbers lie between this and its negative; what would be beyond cannot be worked out. */
-export const LARGEST = 2 ** 30 - 2;
-
-/** What expressions are read from: the table, and the values of names by their index. */
-export interface World {
-  readonly table: Table;
-  readonly values: Int32Array;
-}
-
-/** Gives an expression's value in a world: a number or a card; 1 or 0 for a condition; NONE where there is none. */
-export interface Reader {
-  (world: World): number;
-  /** Set where it only reads a name: its index, so that the value is taken without a call. It is never NONE. */
-  readonly index?: number;
-  /** Set where it only looks up what a card's name holds: the table, and the index of the name. */
-  readonly looked?: { readonly known: Int32Array; readonly index: number };
-}
-
-/** Reads a name's value. */
-export const valueAt = (index: number): Reader => {
-  const read = ({ values }: World): number => values[index];
-  return Object.assign(read, { index });
-};
-
-/** An order as the stack number of each card (0: not in it) and the card of each stack number (from 1). */
-export interface Stack {
-  readonly numbers: Int32Array;
-  readonly cards: readonly Card[];
-}
-
-/** What may stand in a place of a form, and what is handed to its `read` for it. */
-export interface Slots {
-  number: Reader;
-  card: Reader;
-  /** A number or a card. */
-  value: Reader;
-  condition: Reader;
-  numbers: readonly Reader[];
-  twoNumbers: readonly Reader[];
-  /** Two numbers, or two cards. */
-  alike: readonly Reader[];
-  conditions: readonly Reader[];
-  packet: number;
-  order: Stack;
-}
-export type Slot = keyof Slots;
-
-/** A kind of expression or condition. To add one: a row in `FORMS`. */
-export interface Form {
-  /** Its fields and what stands in each; the first field names it. */
-  readonly fields: Readonly<Record<string, Slot>>;
-  readonly gives: Kind | 'condition';
-  /** Whether it looks at cards on the table; how many there are is open to all. */
-  readonly looks: boolean;
-  /** How it is said: `{field}` stands for what is in it, `{field| and }` for the items of a list. */
-  readonly says: string;
-  read(parts: Readonly<Record<string, never>>): Reader;
-}
-
-const form = <Fields extends Readonly<Record<string, Slot>>>(
-  gives: Form['gives'],
-  says: string,
-  fields: Fields,
-  read: (parts: { readonly [Field in keyof Fields]: Slots[Fields[Field]] }) => Reader,
-): Form => ({
-  // Who calls it hands over what its fields ask for.
-  ...{ gives, says, fields, read: read as unknown as Form['read'] },
-  looks: Object.values(fields).includes('packet') && !('size of' in fields),
-});
 
 const within = (value: number): number => (value > LARGEST || value < -LARGEST ? NONE : value);
 
@@ -177,16 +103,16 @@ export const FORMS: readonly Form[] = [
     const { 'card at': at, of } = parts;
     return (world) => {
       const place = at(world);
-      return place < 1 || place > world.table.sizes[of] ? NONE : world.table.cardAt(of, place);
+      return place < 1 || place > world.table.sizes[of] ? NONE : world.table.look(of, place);
     };
   }),
   form('card', 'the top card of {top of}', { 'top of': 'packet' }, ({ 'top of': packet }) => {
-    return ({ table }) => (table.sizes[packet] === 0 ? NONE : table.top(packet));
+    return ({ table }) => (table.sizes[packet] === 0 ? NONE : table.look(packet, 1));
   }),
   form('card', 'the face card of {face of}', { 'face of': 'packet' }, ({ 'face of': packet }) => {
     return ({ table }) => {
       const size = table.sizes[packet];
-      return size === 0 ? NONE : table.cardAt(packet, size);
+      return size === 0 ? NONE : table.look(packet, size);
     };
   }),
   form('number', 'the place of {place of} in {in}', { 'place of': 'card', in: 'packet' }, (parts) => {
@@ -250,6 +176,8 @@ export const FORMS: readonly Form[] = [
         return value < 0 ? NONE : digitSum(value);
       },
   ),
+  form('number', 'whether {whether}', { whether: 'condition' }, ({ whether }) => whether, { since: 2 }),
+  ...FACES,
   together('least', 'the least of {least|, }', Math.min),
   together('most', 'the most of {most|, }', Math.max),
   holds('equal', '{equal| is }', 'alike', (a, b) => a === b),
@@ -264,7 +192,7 @@ export const FORMS: readonly Form[] = [
       return (world) => {
         const place = at(world);
         if (place < 1 || place > world.table.sizes[of]) return NONE;
-        return world.table.isFaceUp(of, place) ? 1 : 0;
+        return world.table.faceUpAt(of, place);
       };
     },
   ),

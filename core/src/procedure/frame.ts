@@ -1,3 +1,4 @@
+import { Possible } from './mixedTable';
 import { Choice } from './program';
 
 /** A choice whose values are being tried. */
@@ -13,4 +14,6 @@ export interface Frame {
   saved: number;
   /** What it is remembered by, if it is. */
   key: string | undefined;
+  /** What may lie where it was asked, where this is no choice: the value is an index of these. */
+  possible: readonly Possible[] | undefined;
 }

@@ -1,6 +1,7 @@
 import { Card } from '../deck/card';
 import { formatCard } from '../deck/notation';
-import { formOf, NONE, Reader, World } from './forms';
+import { NONE, Reader, slotsOf, World } from './form';
+import { formOf } from './forms';
 import { Expression, LaidPart } from './procedure';
 import { INDIFFERENT, MOST_CARDS } from './packets';
 
@@ -23,10 +24,10 @@ export const numberOfGivens = (value: Expression, givens: Readonly<Record<string
     const number = numberOfGivens(each as Expression, givens);
     return () => number;
   };
-  const parts = Object.entries(form.fields).map(([field, slot]) => {
+  const parts = slotsOf(form).map(([field, slot]) => {
     const part = value[field];
-    if (slot === 'numbers' || slot === 'twoNumbers') return [field, (part as unknown[]).map(constant)];
-    return [field, slot === 'number' ? constant(part) : undefined];
+    if (Array.isArray(part) && slot !== 'these') return [field, part.map(constant)];
+    return [field, slot === 'number' || slot === 'condition' ? constant(part) : undefined];
   });
   if (parts.some(([, part]) => part === undefined)) return NONE;
   return form.read(Object.fromEntries(parts) as Readonly<Record<string, never>>)(NOWHERE);

@@ -1,5 +1,5 @@
 import { Rng } from '../deck/rng';
-import { NONE, World } from './forms';
+import { NONE } from './form';
 import { liveValues } from './live';
 import { VisitedStates } from './visitedStates';
 import {
@@ -15,14 +15,16 @@ import {
   UNKNOWN,
   UNSET,
 } from './program';
+import { CaseEnd, CaseWorlds, Host } from './caseWorlds';
 import { Frame } from './frame';
+import { StateText } from './stateText';
 import { nextKept, Lookahead } from './lookahead';
-import { Table } from './table';
+import { MixedTable } from './mixedTable';
 import { FAILED_AT, FIELD_NAMES, HELD_AT, LEFT_AT, OUT_AT, Tally } from './tally';
 import { TableFull } from './packets';
 import { Trail } from './trail';
 import { Weighing } from './weighing';
-import { Counts, Failure, MOST_FAILURES, Way } from './way';
+import { Counts, Failure, MOST_FAILURES, SoughtFailure, Way } from './way';
 
 /** So many instructions are counted down in a small integer. */
 const MOST_AT_ONCE = 2 ** 30;
@@ -34,10 +36,14 @@ const DONE = -7;
  * Runs a program through every combination of its choices, depth first. What comes before a choice is done once; where
  * a choice is met again in a world that is alike, what came of it is added and not run again.
  */
-export class Machine implements World {
-  readonly table: Table;
+export class Machine implements Host {
+  readonly table: MixedTable;
   readonly values: Int32Array;
   readonly failures: Failure[] = [];
+  /** By failure, where something is mixed: the instructions at which was chosen. */
+  readonly failedChoices: (readonly number[])[] = [];
+  /** Whether the failure that was sought was found. */
+  isFound = false;
   steps = 0;
   /** Set where the table could not hold all that was to be kept: the run ended there. */
   full = false;
@@ -52,12 +58,16 @@ export class Machine implements World {
   private readonly frames: Frame[] = [];
   private readonly tally = new Tally();
   private readonly met: VisitedStates;
-  private readonly trail: Trail;
+  readonly trail: Trail;
+  /** The worlds of one case, where there are more than one. */
+  private readonly alike: CaseWorlds;
   /** The indices of all values. */
   private readonly all: Int32Array;
-  private readonly live: readonly Int32Array[];
+  readonly live: readonly Int32Array[];
   /** Whether every value of a choice is tried, each world counts one, and nobody is told of it. */
   private readonly isPlain: boolean;
+  /** Whether worlds that differ in what lies where alone are one. */
+  private readonly isByCase: boolean;
   /** What the value that is tried last weighs. */
   private weight = 1;
   /** The claim that the world failed to know first, from 1; kept beside the values. */
@@ -68,15 +78,18 @@ export class Machine implements World {
     readonly program: Program,
     private readonly way: Way = {},
   ) {
-    this.table = new Table(program.start);
-    this.isPlain = !way.weigh && !way.visit && !way.ended && !way.rng && !way.chosen;
+    this.table = new MixedTable(program.start, way.rng ? 0 : program.pools, way.fixed !== undefined);
+    this.isPlain = !way.weigh && !way.visit && !way.ended && !way.rng && !way.chosen && !way.fixed;
     this.unknown = program.values;
     this.values = new Int32Array(program.values + 1).fill(UNSET);
     this.values[this.unknown] = 0;
     this.known = program.claims.map(() => new Map<string, number>());
     this.table.kept = this.table.free;
     this.live = liveValues(program, way.sights === true);
-    this.met = new VisitedStates(this.live, program.packets.length, way.often);
+    const text = new StateText(this.table, Math.max(0, ...this.live.map(({ length }) => length)));
+    this.met = new VisitedStates(this.live, text, way.often);
+    this.alike = new CaseWorlds(this, text);
+    this.isByCase = !way.weigh && !way.visit && !way.fixed;
     this.trail = new Trail(this.table, this.values);
     this.all = Int32Array.from(this.values.keys());
     if (way.rng) this.trail.save(0, this.all);
@@ -98,7 +111,17 @@ export class Machine implements World {
 
   /** The choices of the world that is being run. */
   get choices(): Failure['choices'] {
-    return this.frames.slice(0, this.depth).map(({ choice, value }) => [choice.name, value]);
+    return this.made.map(({ choice, value }) => [choice.name, value]);
+  }
+
+  /** The same with the instructions at which it was chosen. */
+  private get made(): readonly { readonly choice: Choice; readonly value: number; readonly at: number }[] {
+    const frames = this.frames.slice(0, this.depth).filter(({ possible }) => !possible);
+    return this.alike.isOpen ? [...frames, ...this.alike.choices] : frames;
+  }
+
+  get trailEnd(): number {
+    return this.depth === 0 ? 0 : this.trail.endOf(this.frames[this.depth - 1].saved);
   }
 
   /** The instruction that is done next; below 0 when all worlds have been run. */
@@ -212,9 +235,9 @@ export class Machine implements World {
 
   /** Looks at the top card of a packet; gives where the world goes on. */
   private top({ packet, value }: Instruction, at: number): number {
-    const hasTop = this.table.sizes[packet] > 0;
-    this.values[value] = hasTop ? this.table.top(packet) : NONE;
-    return hasTop ? at + 1 : this.end(CANNOT, at);
+    const card = this.table.sizes[packet] > 0 ? this.table.look(packet, 1) : NONE;
+    this.values[value] = card;
+    return card === NONE ? this.end(CANNOT, at) : at + 1;
   }
 
   /** Whether something claimed to be known can be worked out at all; notes what it is under these sights. */
@@ -238,8 +261,10 @@ export class Machine implements World {
     const low = choice.from(this);
     const high = choice.to(this);
     if (low === NONE || high === NONE || low > high) return this.end(CANNOT, at);
+    if (this.alike.isOpen) return this.alike.meet(choice, at, low, high);
     if (this.way.chosen) return this.ask(choice, low, high, at, this.way.chosen);
     if (this.way.rng) return this.draw(choice, low, high, at, this.way.rng);
+    if (this.way.fixed) return this.chooseAgain(choice, low, high, at, this.way.fixed);
     if (this.way.visit && choice.promise) {
       const next = this.keepPromise(choice, choice.promise, low, high, at);
       if (next !== undefined) return next;
@@ -252,11 +277,16 @@ export class Machine implements World {
       this.tally.addAlike(this.depth, before, this.weight);
       return this.next();
     }
-    const { depth } = this;
-    const saved = depth === 0 ? 0 : this.trail.endOf(this.frames[depth - 1].saved);
     const weights = this.way.weigh ? this.weighing.of(choice, low, high) : undefined;
+    return this.open({ at, choice, value: low, high, weights, low, saved: 0, key, possible: undefined });
+  }
+
+  /** Begins to try the values of a choice, or what may lie where it was asked. */
+  private open({ at, choice, value: low, high, weights, key, possible }: Frame): number {
+    const { depth } = this;
+    const saved = this.trailEnd;
     if (depth === this.frames.length)
-      this.frames.push({ at, choice, value: low, high, weights, low, saved, key });
+      this.frames.push({ at, choice, value: low, high, weights, low, saved, key, possible });
     const frame = this.frames[depth];
     frame.at = at;
     frame.choice = choice;
@@ -267,12 +297,40 @@ export class Machine implements World {
     frame.low = low;
     frame.saved = saved;
     frame.key = key;
+    frame.possible = possible;
     this.depth++;
     this.tally.open(this.depth);
-    this.trail.save(saved, this.live[at]);
+    this.trail.save(saved, this.way.fixed ? this.all : this.live[at]);
     this.table.kept = this.table.free;
     const value = this.following(frame);
     return value <= frame.high ? this.tryOut(frame, value) : this.next();
+  }
+
+  /** A world must know more of what lies where before it goes on: it goes on in each way that may be. */
+  private branch(at: number): number {
+    const possible = this.table.possible();
+    if (possible.length === 1) {
+      this.table.settle(possible[0]);
+      return at;
+    }
+    if (this.isByCase) return this.alike.branch(at, possible);
+    const all = possible.reduce((sum, { ways }) => sum + ways, 0);
+    const weights = this.way.weigh ? Float64Array.from(possible, ({ ways }) => ways / all) : undefined;
+    const high = possible.length - 1;
+    return this.open({
+      ...{ at, choice: CHANCE, value: 0, high, weights, low: 0, saved: 0, key: undefined, possible },
+    });
+  }
+
+  /** What was chosen in the case that is looked at; worlds of other cases are gone past. */
+  private chooseAgain(choice: Choice, low: number, high: number, at: number, sought: SoughtFailure): number {
+    const { length } = this.made;
+    const value = sought.choices.at(length) === at ? sought.values[length] : undefined;
+    if (value === undefined || value < low || value > high) return this.next();
+    return this.open({
+      ...{ at, choice, value, high: value, weights: undefined, low: value, saved: 0 },
+      ...{ key: undefined, possible: undefined },
+    });
   }
 
   /**
@@ -296,6 +354,10 @@ export class Machine implements World {
   private tryOut(frame: Frame, value: number): number {
     frame.value = value;
     if (frame.weights) this.weight = frame.weights[value - frame.low];
+    if (frame.possible) {
+      this.table.settle(frame.possible[value]);
+      return frame.at;
+    }
     this.values[frame.choice.value] = value;
     // What a value that was looked up promises holds: it is not looked at once more.
     return frame.at + (frame.choice.promise && this.way.visit ? 2 : 1);
@@ -329,7 +391,7 @@ export class Machine implements World {
       const frame = this.frames[this.depth - 1];
       const value = this.isPlain ? frame.value + 1 : this.following(frame);
       if (value <= frame.high) {
-        this.trail.restore(frame.saved, this.live[frame.at]);
+        this.trail.restore(frame.saved, this.way.fixed ? this.all : this.live[frame.at]);
         return this.tryOut(frame, value);
       }
       this.leave(frame);
@@ -354,7 +416,8 @@ export class Machine implements World {
     if (key !== undefined) this.met.keep(at, key, this.tally.at(this.depth));
     this.tally.close(this.depth, this.weightAt(this.depth - 1));
     this.depth--;
-    this.table.kept = this.depth === 0 ? 0 : this.trail.freeAt(this.frames[this.depth - 1].saved);
+    this.table.kept =
+      this.depth === 0 ? this.table.base : this.trail.freeAt(this.frames[this.depth - 1].saved);
   }
 
   /** What the value that is tried at a depth weighs. */
@@ -366,23 +429,40 @@ export class Machine implements World {
 
   /** The end of a world: how it counts; gives where the next one goes on. */
   private end(outcome: number, at: number): number {
-    if (this.isPlain && outcome === HELD && this.values[this.unknown] === 0) {
+    if (outcome === CANNOT && this.table.isAsked) return this.branch(at);
+    const { isOpen } = this.alike;
+    if (this.isPlain && outcome === HELD && this.values[this.unknown] === 0 && !isOpen) {
       this.tally.add(this.depth, HELD_AT, 1);
       return this.next();
     }
     const missed = this.values[this.unknown];
-    const ended = missed > 0 && (outcome === HELD || outcome === OUT) ? UNKNOWN : outcome;
-    const field =
-      ended === HELD ? HELD_AT : ended === OUT ? OUT_AT : ended === LEFT_OUT ? LEFT_AT : FAILED_AT;
-    this.tally.add(this.depth, field, this.weight);
-    if (field === FAILED_AT && this.failures.length < MOST_FAILURES) {
-      const path = ended === UNKNOWN ? this.program.claims[missed - 1] : this.program.paths[at];
-      this.failures.push({ choices: this.choices, at: path, why: WHY[ended as keyof typeof WHY] });
-    }
-    if (field !== LEFT_AT) this.way.ended?.(this, FIELD_NAMES[field]);
-    if (ended !== HELD || !this.way.visit) return this.next();
+    const how = missed > 0 && (outcome === HELD || outcome === OUT) ? UNKNOWN : outcome;
+    const path = how === UNKNOWN ? this.program.claims[missed - 1] : this.program.paths[at];
+    if (isOpen) return this.alike.end({ how, path });
+    if (this.way.fixed) return this.isSought(how, path, this.way.fixed) ? DONE : this.next();
+    this.settleCase({ how, path });
+    if (how !== HELD || !this.way.visit) return this.next();
     this.way.visit(this);
     return this.tally.heldAt(this.depth) === this.way.most ? DONE : this.next();
+  }
+
+  settleCase({ how, path }: CaseEnd): void {
+    const field = how === HELD ? HELD_AT : how === OUT ? OUT_AT : how === LEFT_OUT ? LEFT_AT : FAILED_AT;
+    this.tally.add(this.depth, field, this.weight);
+    if (field === FAILED_AT && this.failures.length < MOST_FAILURES) {
+      this.failures.push({ choices: this.choices, at: path, why: WHY[how as keyof typeof WHY] });
+      if (this.program.pools > 0) this.failedChoices.push(this.made.map(({ at }) => at));
+    }
+    if (field !== LEFT_AT) this.way.ended?.(this, FIELD_NAMES[field]);
+  }
+
+  goOn(): number {
+    return this.next();
+  }
+
+  private isSought(how: number, path: string, { values, at, why }: SoughtFailure): boolean {
+    this.isFound = at === path && why === WHY[how as keyof typeof WHY] && this.made.length === values.length;
+    return this.isFound;
   }
 
   /** Begins another world by chance. */
@@ -394,6 +474,11 @@ export class Machine implements World {
 }
 
 const WHY = { [CLAIM]: 'claim', [CANNOT]: 'cannot be done', [UNKNOWN]: 'not known' } as const;
+
+/** What stands in the place of a choice where chance decides. */
+const CHANCE: Choice = {
+  ...{ name: '', value: -1, from: () => NONE, to: () => NONE, likely: undefined, promise: undefined },
+};
 
 const noChance = (): never => {
   throw new Error('Where chance enters, a procedure is estimated.');

@@ -58,7 +58,7 @@ export class Packets {
   /** Cards of `written` from an index on, the top one first, go onto a packet. */
   private layOn(packet: number, from: number, count: number): void {
     if (count === 0) return;
-    if (this.free + count > this.row.length) this.makeRoom(count);
+    this.reserve(count);
     const { row, written } = this;
     let up = 0;
     for (let at = 0; at < count; at++) up += written[from + at] >> 7;
@@ -92,6 +92,11 @@ export class Packets {
       this.lay(packet, cards.length);
     });
     written.set(pending);
+  }
+
+  /** Sees to it that so many cards can be laid without laying others anew. */
+  protected reserve(count: number): void {
+    if (this.free + count > this.row.length) this.makeRoom(count);
   }
 
   protected push(packet: number, run: number): void {

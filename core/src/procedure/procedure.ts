@@ -66,6 +66,8 @@ type Act =
       readonly to: Expression;
       readonly told?: boolean;
       readonly likely?: Likely;
+      /** About so many: the performer, who chooses, does not know how many. */
+      readonly uncounted?: boolean;
       /** What is said when they choose less, or more, than is asked for: to everybody or by audience. */
       readonly 'too few'?: Spoken['says'];
       readonly 'too many'?: Spoken['says'];
@@ -77,19 +79,46 @@ type Act =
       readonly told?: boolean;
       readonly likely?: Likely;
     }
-  | { readonly do: 'cut'; readonly packet: string; readonly count: Expression }
-  | { readonly do: 'lift' | 'deal'; readonly count: Expression; readonly from: string; readonly onto: string }
+  | { readonly do: 'cut'; readonly packet: string; readonly count: Expression; readonly felt?: boolean }
+  | {
+      readonly do: 'lift';
+      readonly count: Expression;
+      readonly from: string;
+      readonly onto: string;
+      readonly felt?: boolean;
+    }
+  | { readonly do: 'deal'; readonly count: Expression; readonly from: string; readonly onto: string }
   | {
       readonly do: 'deal round';
       readonly from: string;
       readonly onto: readonly string[];
       readonly count?: Expression;
     }
-  | { readonly do: 'put'; readonly packet: string; readonly where: 'on' | 'under'; readonly other: string }
+  | {
+      readonly do: 'put';
+      readonly packet: string;
+      readonly where: 'on' | 'under';
+      readonly other: string;
+      readonly felt?: boolean;
+    }
   | { readonly do: 'turn'; readonly packet: string }
   | { readonly do: 'turn card'; readonly packet: string; readonly place: Expression }
-  | { readonly do: 'take'; readonly place: Expression; readonly from: string; readonly onto: string }
-  | { readonly do: 'insert'; readonly packet: string; readonly into: string; readonly place: Expression }
+  | {
+      readonly do: 'take';
+      /** The card at this place, or else this card, which is looked for through the faces. */
+      readonly place?: Expression;
+      readonly card?: Expression;
+      readonly from: string;
+      readonly onto: string;
+      readonly felt?: boolean;
+    }
+  | {
+      readonly do: 'insert';
+      readonly packet: string;
+      readonly into: string;
+      readonly place: Expression;
+      readonly felt?: boolean;
+    }
   | { readonly do: 'weave' | 'unweave'; readonly packet: string; readonly kind: 'in' | 'out' }
   | Shuffle<'riffle'>
   | Shuffle<'overhand'>
@@ -110,7 +139,7 @@ type Act =
     }
   | { readonly do: 'require' | 'claim'; readonly that: Condition; readonly words?: string }
   | { readonly do: 'claim known'; readonly what: Expression; readonly words?: string }
-  | { readonly do: 'out'; readonly words: string };
+  | { readonly do: 'out'; readonly words: string; readonly steps?: readonly Step[] };
 
 /** One thing that happens: somebody chooses, cards move, something is seen, worked out, asked for or claimed. */
 export type Step = Act & Spoken;

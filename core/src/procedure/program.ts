@@ -1,5 +1,5 @@
 import type { Card } from '../deck/card';
-import { NONE, Reader } from './forms';
+import { NONE, Reader } from './form';
 import type { Likely } from './procedure';
 import type { Lookahead } from './lookahead';
 import type { Act } from './steps';
@@ -98,6 +98,8 @@ export interface Program {
   readonly gives: readonly (number | undefined)[];
   readonly packets: readonly string[];
   readonly start: readonly (readonly Card[])[];
+  /** How many pools of mixed cards there may be at once; 0 where nothing is mixed. */
+  readonly pools: number;
   /** How many values a world has: names, and what repeats count. */
   readonly values: number;
   readonly names: readonly string[];

@@ -3,7 +3,7 @@ import { Arrangement } from '../moves/arrangement';
 import { arrangeOverhand, CHOP } from '../moves/overhand';
 import { arrangeRiffle } from '../moves/riffle';
 import { placeUnwoven, placeWoven, WeaveKind } from '../moves/weave';
-import { NONE, Slots, World } from './forms';
+import { NONE, Slots, World } from './form';
 import { Table } from './table';
 import { MOST_ROUNDS, StepKind } from './procedure';
 
@@ -61,6 +61,9 @@ const moves = <
   // Who calls it hands over what its fields ask for.
   ({ says, fields, act: act as unknown as StepRule['act'], ...rest });
 
+/** Whether it is done where the fingers know it. */
+const FELT = { felt: 'flag' } as const;
+
 /** A step that lifts or deals. */
 const carry = (says: string, dealt: boolean): StepRule =>
   moves(
@@ -77,7 +80,7 @@ const carry = (says: string, dealt: boolean): StepRule =>
         ? (world) => carried(world.table, count(world))
         : ({ table, values }) => carried(table, values[index]);
     },
-    { apart: ['from', 'onto'] },
+    { apart: ['from', 'onto'], ...(!dealt && { more: FELT }) },
   );
 
 /** A weave or its reverse. */
@@ -91,8 +94,12 @@ const weaving = (
     return true;
   });
 
-/** A shuffle by chance of what is not kept at the top and the face. */
-const shuffling = (says: string, arrange: (rng: Rng, size: number) => Arrangement): StepRule =>
+/** A shuffle by chance of what is not kept at the top and the face; a thorough one stays open where that is wanted. */
+const shuffling = (
+  says: string,
+  arrange: (rng: Rng, size: number) => Arrangement,
+  isThorough = false,
+): StepRule =>
   moves(
     `${says} {packet}[ {times} times][, keeping {keep top} on top][, keeping {keep face} at the face]`,
     { packet: 'packet' },
@@ -103,6 +110,7 @@ const shuffling = (says: string, arrange: (rng: Rng, size: number) => Arrangemen
         // As with a repeat: what goes on for ever cannot be done.
         if (rounds < 0 || rounds > MOST_ROUNDS || above < 0 || below < 0 || above + below > size)
           return false;
+        if (isThorough && world.table.keepsOpen) return world.table.mix(packet, rounds, above, below);
         for (let round = 0; round < rounds; round++) {
           const order = arrange(rng, size - above - below);
           world.table.arrange(packet, (index) =>
@@ -111,7 +119,10 @@ const shuffling = (says: string, arrange: (rng: Rng, size: number) => Arrangemen
         }
         return true;
       },
-    { chance: true, more: { times: 'number', 'keep top': 'number', 'keep face': 'number' } },
+    {
+      ...(!isThorough && { chance: true }),
+      more: { times: 'number', 'keep top': 'number', 'keep face': 'number' },
+    },
   );
 
 const isPlace = (world: World, packet: number, place: number): boolean =>
@@ -122,7 +133,7 @@ export const STEPS: Readonly<Record<StepKind, StepRule>> = {
   choose: {
     says: 'choose {name}, from {from} to {to}',
     fields: { name: 'name', from: 'number', to: 'number' },
-    more: { told: 'flag', likely: 'likely' },
+    more: { told: 'flag', likely: 'likely', uncounted: 'flag' },
   },
   'choose one': {
     says: 'choose one way: {name}',
@@ -139,6 +150,7 @@ export const STEPS: Readonly<Record<StepKind, StepRule>> = {
         world.table.cut(packet, cards);
         return true;
       },
+    { more: FELT },
   ),
   lift: carry('lift {count} cards from {from} onto {onto}', false),
   deal: carry('deal {count} cards from {from} onto {onto}', true),
@@ -168,7 +180,7 @@ export const STEPS: Readonly<Record<StepKind, StepRule>> = {
             table.putUnder(packet, other);
             return true;
           },
-    { apart: ['packet', 'other'] },
+    { apart: ['packet', 'other'], more: FELT },
   ),
   turn: moves('turn {packet} over', { packet: 'packet' }, ({ packet }) => ({ table }) => {
     table.turn(packet);
@@ -186,16 +198,20 @@ export const STEPS: Readonly<Record<StepKind, StepRule>> = {
       },
   ),
   take: moves(
-    'take the card at {place} of {from} onto {onto}',
-    { place: 'number', from: 'packet', onto: 'packet' },
-    ({ place, from, onto }) =>
+    'take[ the card at {place} of][ {card} out of] {from} onto {onto}',
+    { from: 'packet', onto: 'packet' },
+    ({ place, card, from, onto }) =>
       (world) => {
-        const at = place(world);
+        if (card) {
+          const sought = card(world);
+          return sought !== NONE && world.table.takeCard(from, sought, onto);
+        }
+        const at = place?.(world) ?? NONE;
         if (!isPlace(world, from, at)) return false;
         world.table.take(from, at, onto);
         return true;
       },
-    { apart: ['from', 'onto'] },
+    { apart: ['from', 'onto'], more: { place: 'number', card: 'card', ...FELT } },
   ),
   insert: moves(
     'put the top card of {packet} into {into}, to lie at {place}',
@@ -208,13 +224,13 @@ export const STEPS: Readonly<Record<StepKind, StepRule>> = {
         world.table.insert(packet, into, at);
         return true;
       },
-    { apart: ['packet', 'into'] },
+    { apart: ['packet', 'into'], more: FELT },
   ),
   weave: weaving('weave {packet}, an {kind} weave', placeUnwoven),
   unweave: weaving('take an {kind} weave of {packet} back', placeWoven),
   riffle: shuffling('riffle', arrangeRiffle),
   overhand: shuffling('shuffle overhand', (rng, size) => arrangeOverhand(rng, size, CHOP)),
-  mix: shuffling('mix', (rng, size) => shuffled([...Array(size).keys()], rng)),
+  mix: shuffling('mix', (rng, size) => shuffled([...Array(size).keys()], rng), true),
   see: { says: 'see {what}, and call it {name}', fields: { what: 'value', name: 'name' } },
   'work out': { says: 'work out {name}: {what}', fields: { name: 'name', what: 'value' } },
   if: { says: 'if {that}', fields: { that: 'condition', then: 'steps' }, more: { otherwise: 'steps' } },
@@ -226,7 +242,18 @@ export const STEPS: Readonly<Record<StepKind, StepRule>> = {
   require: { says: 'they were asked so that {that}', fields: { that: 'condition' }, more: { words: 'text' } },
   claim: { says: 'it must be so that {that}', fields: { that: 'condition' }, more: { words: 'text' } },
   'claim known': { says: 'you must know {what}', fields: { what: 'value' }, more: { words: 'text' } },
-  out: { says: 'out: {words}', fields: { words: 'text' } },
+  out: { says: 'out: {words}', fields: { words: 'text' }, more: { steps: 'steps' } },
+};
+
+/** By kind of step: what came with version 2 of the language, and means nothing in version 1. */
+export const LATER: Readonly<Partial<Record<StepKind, readonly string[]>>> = {
+  choose: ['uncounted'],
+  cut: ['felt'],
+  lift: ['felt'],
+  put: ['felt'],
+  take: ['card', 'felt'],
+  insert: ['felt'],
+  out: ['steps'],
 };
 
 /** By kind of step: its fields, those that may be left out too, and what stands in each. */

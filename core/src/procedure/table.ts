@@ -191,7 +191,7 @@ export class Table extends Packets {
   }
 
   /** Makes a run of its own of the card at a place; gives its index. */
-  private alone(packet: number, place: number): number {
+  protected alone(packet: number, place: number): number {
     this.tidy(packet);
     if (place < this.sizes[packet]) this.split(packet, place + 1);
     return this.split(packet, place);
@@ -206,6 +206,13 @@ export class Table extends Packets {
     closeAt(runs, index, from * ROOM + counts[from]--);
     sizes[from]--;
     sizes[onto]++;
+  }
+
+  /** The card at a place (1 to size) is taken off the table. */
+  protected drop(packet: number, place: number): void {
+    const index = this.alone(packet, place);
+    closeAt(this.runs, index, packet * ROOM + this.counts[packet]--);
+    this.sizes[packet]--;
   }
 
   /** The top card of a packet (it has one) goes into another, to lie at a place there (1 to size + 1). */

@@ -1,5 +1,5 @@
-import { World } from './forms';
-import { MOST_CARDS } from './packets';
+import { World } from './form';
+import { StateText } from './stateText';
 
 /** So many worlds are kept for each choice; beyond it each is run. */
 const MOST_KEPT = 300_000;
@@ -23,7 +23,6 @@ interface Met {
  */
 export class VisitedStates {
   private readonly choices: (Met | undefined)[];
-  private readonly bytes: Uint16Array;
 
   /**
    * @param live by instruction: the values that are read from there on.
@@ -31,12 +30,10 @@ export class VisitedStates {
    */
   constructor(
     private readonly live: readonly Int32Array[],
-    packets: number,
+    private readonly text: StateText,
     private readonly often = OFTEN,
   ) {
     this.choices = live.map(() => undefined);
-    const values = Math.max(0, ...live.map(({ length }) => length));
-    this.bytes = new Uint16Array(packets + MOST_CARDS + 2 * values);
   }
 
   /** What a world is remembered by at a choice, where it is worth comparing. */
@@ -45,7 +42,7 @@ export class VisitedStates {
     if (met.times++ < this.often) return undefined;
     if (met.compared >= ENOUGH_COMPARED && met.alike * 4 < met.compared) return undefined;
     met.compared++;
-    return this.textOf(world, at);
+    return this.text.of(world, this.live[at]);
   }
 
   /** What came of a world like it, if one was met. */
@@ -62,22 +59,5 @@ export class VisitedStates {
   keep(at: number, key: string, sums: Float64Array): void {
     const met = this.choices[at];
     if (met && met.worlds.size < MOST_KEPT) met.worlds.set(key, sums);
-  }
-
-  /** The packets, and the values that are still read, as a text. */
-  private textOf({ table, values }: World, at: number): string {
-    const { bytes } = this;
-    let length = 0;
-    for (let packet = 0; packet < table.sizes.length; packet++) {
-      bytes[length++] = table.sizes[packet];
-      length += table.write(packet, bytes, length);
-    }
-    for (const index of this.live[at]) {
-      const value = values[index];
-      bytes[length++] = value;
-      bytes[length++] = value >> 16;
-    }
-    // A letter for each: far faster than numbers with commas between them.
-    return String.fromCharCode.apply(undefined, bytes.subarray(0, length) as unknown as number[]);
   }
 }

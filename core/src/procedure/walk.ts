@@ -1,4 +1,5 @@
-import { formOf, Kind } from './forms';
+import { Kind, slotsOf } from './form';
+import { formOf } from './forms';
 import { byOf, Procedure, Step } from './procedure';
 import { SLOTS } from './steps';
 
@@ -11,6 +12,7 @@ export const namesIn = (steps: readonly Step[]): string[] =>
 export const insideOf = (step: Step): readonly (readonly Step[])[] => {
   if (step.do === 'choose one') return step.of.map(({ steps }) => steps);
   if (step.do === 'if') return [step.then, step.otherwise ?? []];
+  if (step.do === 'out') return step.steps ? [step.steps] : [];
   return step.do === 'repeat' ? [step.steps] : [];
 };
 
@@ -32,11 +34,14 @@ const inSlot = (slot: string, value: unknown): string[] => {
     return value.flatMap((each) => inSlot('value', each));
   if (typeof value !== 'object' || value === null || slot === 'likely') return [];
   const form = formOf(value as Record<string, unknown>);
-  return form && slot !== 'options' && slot !== 'steps' ? packetsIn(value, Object.entries(form.fields)) : [];
+  return form && slot !== 'options' && slot !== 'steps' ? packetsIn(value, slotsOf(form)) : [];
 };
 
 export const packetsOf = (steps: readonly Step[]): string[] =>
   steps.flatMap((step) => [...packetsIn(step, SLOTS[step.do]), ...insideOf(step).flatMap(packetsOf)]);
+
+/** Whether *these* cards are those of an order, and not a list. */
+const isOrderName = (slot: string, value: unknown): boolean => slot === 'these' && typeof value === 'string';
 
 /** The names that an expression or condition reads. */
 export const namesRead = (value: unknown): string[] => {
@@ -45,15 +50,19 @@ export const namesRead = (value: unknown): string[] => {
   const fields = value as Record<string, unknown>;
   const form = formOf(fields);
   if (!form) return [];
-  return Object.entries(form.fields).flatMap(([field, slot]) =>
-    slot === 'packet' || slot === 'order' ? [] : [fields[field]].flat().flatMap(namesRead),
+  return slotsOf(form).flatMap(([field, slot]) =>
+    slot === 'packet' || slot === 'order' || slot === 'towards' || isOrderName(slot, fields[field])
+      ? []
+      : [fields[field]].flat().flatMap(namesRead),
   );
 };
+
+const isUncounted = (step: Step): boolean => step.do === 'choose' && step.uncounted === true;
 
 /** Whether the performer knows what a step gives: they chose it or were told, saw it, or worked it out. */
 export const givesKnown = (step: Step): boolean =>
   step.do === 'choose' || step.do === 'choose one'
-    ? step.told === true || byOf(step) !== 'helper'
+    ? step.told === true || (byOf(step) !== 'helper' && !isUncounted(step))
     : step.do === 'see' || step.do === 'work out'
       ? byOf(step) !== 'helper'
       : false;

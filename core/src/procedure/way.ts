@@ -18,10 +18,21 @@ export interface Failure {
   /** The path of the step. */
   readonly at: string;
   readonly why: Why;
+  /** Where something was mixed: its packet behind each mix, top card first, in the first order that fails so. */
+  readonly orders?: readonly (readonly string[])[];
 }
 
 /** The most failures that are listed. */
 export const MOST_FAILURES = 1000;
+
+/** A failure of one case, to be found in one of its worlds. */
+export interface SoughtFailure {
+  /** What was chosen, in turn, and at which instructions. */
+  readonly values: readonly number[];
+  readonly choices: readonly number[];
+  readonly at: string;
+  readonly why: Why;
+}
 
 /** A part of a run: some values of its first choice, both ends included. */
 export interface FirstValues {
@@ -37,7 +48,7 @@ export interface Way {
   readonly open?: readonly ReadonlySet<string>[];
   /** Is shown every world that ends well; worlds that are alike are not taken together then. */
   readonly visit?: (machine: Machine) => void;
-  /** Is told how every world ended that was not left out; worlds that are alike are not taken together then. */
+  /** Is told how every world, or case where something is mixed, ended that was not left out; worlds that are alike are not taken together then. */
   readonly ended?: (machine: Machine, how: 'held' | 'outs' | 'failed') => void;
   /** Is told what is claimed to be known, and under which sights. */
   readonly looked?: (machine: Machine, claim: number, sights: string, value: number) => void;
@@ -49,6 +60,8 @@ export interface Way {
   readonly first?: FirstValues;
   /** Chooses: one world is run, which waits where this gives nothing. */
   readonly chosen?: (choice: Choice, low: number, high: number) => number | undefined;
+  /** One case is looked for a world in which it fails so: it ends at the first. */
+  readonly fixed?: SoughtFailure;
   /** Keeps all that the performer sees as it was, also where it is not read again. */
   readonly sights?: boolean;
   /** From how many times on a choice is compared with the worlds that it met before. */

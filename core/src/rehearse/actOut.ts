@@ -1,6 +1,6 @@
 import { Card } from '../deck/card';
 import { Rng, seededRng } from '../deck/rng';
-import { Kind, NONE } from '../procedure/forms';
+import { Kind, NONE } from '../procedure/form';
 import { Machine } from '../procedure/machine';
 import type { Why } from '../procedure/way';
 import { Procedure } from '../procedure/procedure';

@@ -4,7 +4,7 @@ import { Rng, seededRng } from '../deck/rng';
 import { Values } from '../form/field';
 import { placeOf } from '../deck/order';
 import { finish, Job, JobRule, runJob } from '../job/job';
-import { Kind } from '../procedure/forms';
+import { Kind } from '../procedure/form';
 import { Machine } from '../procedure/machine';
 import { Procedure, Step } from '../procedure/procedure';
 import { compile } from '../procedure/compile';

@@ -1,5 +1,5 @@
 import { narrowest, Stretch } from '../odds/narrowest';
-import { NONE } from '../procedure/forms';
+import { NONE } from '../procedure/form';
 import { numberOfGivens } from '../procedure/laid';
 import { likelihoods } from '../procedure/likely';
 import { Procedure, StepOf } from '../procedure/procedure';

@@ -1,4 +1,4 @@
-import { Kind } from '../procedure/forms';
+import { Kind } from '../procedure/form';
 import { Condition, Expression, Procedure, Step, StepOf } from '../procedure/procedure';
 import { givesKnown, kindsOf, namesIn, packetsOf } from '../procedure/walk';
 import { stepAt, Path } from './editSteps';

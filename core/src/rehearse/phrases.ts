@@ -1,4 +1,5 @@
-import { Form, FORMS, formOf, Slot } from '../procedure/forms';
+import { Form, Slot } from '../procedure/form';
+import { FORMS, formOf } from '../procedure/forms';
 import { Condition } from '../procedure/procedure';
 
 /** A piece of a form's words: words as they stand, or a field. */

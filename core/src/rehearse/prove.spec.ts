@@ -1,4 +1,6 @@
+import { estimate } from './estimate';
 import vectors from '../../test/vectors/procedures.json';
+import vectors2 from '../../test/vectors/procedures2.json';
 import { Procedure } from '../procedure/procedure';
 import { prove, weigh } from './prove';
 import { readProcedure } from './readProcedure';
@@ -11,10 +13,11 @@ interface Row {
     readonly failures?: readonly unknown[];
   };
   readonly chances?: Record<string, number> | null;
+  readonly estimate?: Record<'held' | 'outs' | 'failed', number>;
 }
 
 describe('the worked examples', () => {
-  const rows = vectors.rows as unknown as readonly Row[];
+  const rows = [...vectors.rows, ...vectors2.rows] as unknown as readonly Row[];
   test.each(rows.map((row, index) => [(row.procedure as Procedure).name, index] as const))(
     '%s (%i)',
     (_, index) => {
@@ -23,10 +26,18 @@ describe('the worked examples', () => {
       if (!proof.ok) {
         expect(read.ok).toBe(false);
         const wheres = read.ok ? [] : read.problems.map(({ where }) => where?.replace(/^Step /, ''));
-        expect(wheres).toEqual(proof.problems?.map(([where]) => where));
+        // One a step is enough.
+        expect(wheres).toEqual([...new Set(proof.problems?.map(([where]) => where))]);
         return;
       }
       if (!read.ok) throw new Error(JSON.stringify(read.problems));
+      const near = rows[index].estimate;
+      if (near) {
+        const tried = estimate(read.procedure, { seed: 7, worlds: 40_000 });
+        for (const field of ['held', 'outs', 'failed'] as const)
+          expect(Math.abs(tried[field].share - near[field])).toBeLessThan(0.012);
+        return;
+      }
       const { failures, complete, ...counts } = prove(read.procedure);
       const { failures: wanted, ...wantedCounts } = proof;
       expect({ ok: true, ...counts }).toEqual(wantedCounts);

@@ -1,8 +1,10 @@
 import { JobRule, runJob } from '../job/job';
-import { NONE } from '../procedure/forms';
+import { firstOrders } from '../procedure/firstOrders';
+import { NONE } from '../procedure/form';
 import { Machine } from '../procedure/machine';
 import type { Counts, Failure, Way } from '../procedure/way';
 import { Procedure, Step } from '../procedure/procedure';
+import { meant } from '../procedure/meant';
 import { compile } from '../procedure/compile';
 import type { Program } from '../procedure/program';
 import { STEPS } from '../procedure/steps';
@@ -35,7 +37,7 @@ export const BUDGET = 100_000_000;
 /** So many steps are done before it is told how far it is. */
 const AT_ONCE = 250_000;
 
-export const hasChance = ({ steps }: Procedure): boolean => anyChance(steps);
+export const hasChance = (procedure: Procedure): boolean => anyChance(meant(procedure).steps);
 
 const anyChance = (steps: readonly Step[]): boolean =>
   steps.some((step) => STEPS[step.do].chance === true || insideOf(step).some(anyChance));
@@ -67,6 +69,17 @@ export const openSights = ({ known }: Machine): readonly ReadonlySet<string>[] |
   return open.some(({ size }) => size > 0) ? open : undefined;
 };
 
+/** Failures with what lay where behind each mix, where something is mixed. */
+const withOrders = ({ program, failures, failedChoices }: Machine, open: Way['open']): readonly Failure[] =>
+  program.pools === 0
+    ? failures
+    : failures.map((failure, index) => {
+        const { choices: made, at, why } = failure;
+        const sought = { values: made.map(([, value]) => value), choices: failedChoices[index], at, why };
+        const orders = firstOrders(program, sought, { open });
+        return orders.length > 0 ? { ...failure, orders } : failure;
+      });
+
 /** Runs every combination of choices, as a job. */
 export const PROOF: JobRule<ProofArgs, ProofProgress, Proof> = {
   *start({ procedure, budget = BUDGET, often, first }) {
@@ -79,7 +92,8 @@ export const PROOF: JobRule<ProofArgs, ProofProgress, Proof> = {
       machine = new Machine(program, { open, often, first });
       complete = yield* through(machine, budget);
     }
-    const { counts, failures } = machine;
+    const { counts } = machine;
+    const failures = withOrders(machine, open);
     return { ...counts, complete, cases: counts.held + counts.outs + counts.failed, failures };
   },
 };

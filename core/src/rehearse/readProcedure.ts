@@ -2,10 +2,11 @@ import { countOf } from '../deck/countOf';
 import { Problem } from '../deck/problem';
 import { showValue } from '../deck/shape';
 import { hasInvisible, nameProblem } from '../formats/name';
-import { Form, formOf, Kind, Slot } from '../procedure/forms';
+import { Form, Kind, Slot, slotsOf } from '../procedure/form';
+import { formOf } from '../procedure/forms';
 import { cardNamed, laidOut } from '../procedure/laid';
-import { byOf, LaidPart, MOST_ROUNDS, Procedure, Step } from '../procedure/procedure';
-import { STEPS, StepSlot } from '../procedure/steps';
+import { byOf, LaidPart, MOST_ROUNDS, Procedure, Step, StepKind } from '../procedure/procedure';
+import { LATER, STEPS, StepSlot } from '../procedure/steps';
 import { MOST_CARDS } from '../procedure/packets';
 import { givesKnown } from '../procedure/walk';
 import { isTexts } from './says';
@@ -29,7 +30,8 @@ import {
 
 /** What a file says it is. */
 export const FORMAT = 'enumeron procedure';
-export const VERSION = 1;
+/** The versions of the language that are read. */
+export const VERSIONS: readonly unknown[] = [1, 2];
 
 /** What is known of a name: whether the performer knows it, and what it holds. */
 interface Named {
@@ -42,11 +44,14 @@ class Reading {
   readonly problems: Problem[] = [];
   private givens: Readonly<Record<string, number>> = {};
   private orders: ReadonlySet<string> = new Set();
+  private version: 1 | 2 = 1;
   /** Every name that a step has given so far, and those that were given on every way to the step that is read. */
   private readonly names = new Map<string, Named>();
   private scope: ReadonlySet<string> = new Set();
   /** What the step that is read may use: everything, or what its performer knows. */
   private restricted = false;
+  /** Whether the step that is read clears up behind an out, where nobody chooses and nothing is judged. */
+  private clearsUp = false;
 
   note(where: string, problem: Found): void {
     this.problems.push({ ...problem, where });
@@ -56,8 +61,9 @@ class Reading {
     const { format, version, name } = value;
     if (format !== undefined && format !== FORMAT)
       this.note('File', found('This is no procedure of Enumeron.', 'Choose another file.'));
-    if (version !== undefined && version !== VERSION)
-      this.note('File', found('This version is not known here.', `Use version ${VERSION}.`));
+    if (version !== undefined && !VERSIONS.includes(version))
+      this.note('File', found('This version is not known here.', `Use version ${VERSIONS.join(' or ')}.`));
+    this.version = version === 2 ? 2 : 1;
     this.readName(name);
     for (const field of ['needs', 'set-up', 'reset', 'note'])
       if (value[field] !== undefined && typeof value[field] !== 'string')
@@ -148,12 +154,43 @@ class Reading {
       note(found('This is no step.', 'Write what is done: choose, lift, see, claim …'));
       return;
     }
-    const step = value as unknown as Step;
+    const step = this.meantBy(value) as unknown as Step;
     // What is wrong in it is told once: its name is given all the same.
-    const problems = [this.parts(step, value), this.given(step, value)];
+    const fields = step as unknown as Fields;
+    const problems = [this.place(step, fields), this.parts(step, fields), this.given(step, fields)];
     const problem = problems.find((each) => each !== undefined);
     if (problem) note(problem);
     this.inside(step, path);
+  }
+
+  /** A step without what its version does not know. */
+  private meantBy(value: Fields): Fields {
+    const later = LATER[value['do'] as StepKind] ?? [];
+    return this.version === 2
+      ? value
+      : Object.fromEntries(Object.entries(value).filter(([field]) => !later.includes(field)));
+  }
+
+  /** Whether a step may stand where it stands, and be done as it is done. */
+  private place(step: Step, value: Fields): Found | undefined {
+    if (this.clearsUp && NOT_CLEARING_UP.has(step.do))
+      return found(
+        'Here you clear up behind an out: nobody chooses or shuffles, and nothing is judged.',
+        'Move it in front of the out, or take it away.',
+      );
+    if (this.version === 1) return undefined;
+    const mayBeFelt = LATER[step.do]?.includes('felt') && byOf(step) === 'performer';
+    if (value['felt'] === true && !mayBeFelt)
+      return found(
+        'Only what you cut, lift, put, take or insert yourself can be felt.',
+        'Let the performer do it, or take “felt” away.',
+      );
+    if (step.do === 'choose' && step.uncounted && (byOf(step) !== 'performer' || step.told))
+      return found(
+        'Only what you choose yourself and do not tell can be uncounted.',
+        'Let the performer choose it untold, or take “uncounted” away.',
+      );
+    return undefined;
   }
 
   private parts(step: Step, value: Fields): Found | undefined {
@@ -169,9 +206,17 @@ class Reading {
     const { fields, more = {}, apart } = STEPS[step.do];
     for (const [field, slot] of Object.entries({ ...fields, ...more })) {
       if (value[field] === undefined && Object.hasOwn(more, field)) continue;
+      // What the fingers know may be anything, the card that the eyes look for may not.
+      const restricted = this.restricted;
+      this.restricted &&= !(value['felt'] === true && this.version === 2 && field !== 'card');
       const problem = this.part(slot, field, value[field]);
+      this.restricted = restricted;
       if (problem) return problem;
     }
+    if (step.do === 'take' && (step.place === undefined) === (step.card === undefined))
+      return this.version === 1
+        ? missing('place', 'Write a number or what to look at.')
+        : found('Which card is taken is not clear.', 'Give its place, or the card.');
     if (step.do === 'repeat' && 'times' in value === 'while' in value)
       return found('How often it is repeated is not clear.', 'Give the times, or while what holds.');
     if (apart && [value[apart[1]]].flat().includes(value[apart[0]]))
@@ -226,6 +271,13 @@ class Reading {
         return this.list(value, slot);
       case 'packet':
         return isName(value) ? {} : { problem: missing('a packet', 'Name a packet.') };
+      case 'towards':
+        return value === 'face' || value === 'top'
+          ? {}
+          : { problem: missing('towards', 'Write face or top.') };
+      case 'these':
+        if (Array.isArray(value)) return this.list(value, slot);
+        return this.expression(value, 'order');
       case 'order':
         return typeof value === 'string' && this.orders.has(value)
           ? {}
@@ -247,7 +299,7 @@ class Reading {
     if (!isFields(value))
       return { problem: found('Something is missing here.', 'Write a number or what to look at.') };
     if ('card' in value && !formOf(value))
-      return isCardName(value['card']) && value['card'] !== '-'
+      return isCardName(value['card'])
         ? fit('card', slot)
         : {
             problem: found(noCard(value['card']), 'Write a card like 7D, TC or X1.'),
@@ -274,7 +326,12 @@ class Reading {
           'See it in a step first, and use its name.',
         ),
       };
-    for (const [field, inner] of Object.entries(form.fields)) {
+    if (form.since === 2 && this.version === 1)
+      return {
+        problem: found('This is known from version 2 of the language on.', 'Write “version”: 2 in the file.'),
+      };
+    for (const [field, inner] of slotsOf(form)) {
+      if (value[field] === undefined && Object.hasOwn(form.more ?? {}, field)) continue;
       const { problem } = this.expression(value[field], inner);
       if (problem) return { problem };
     }
@@ -286,12 +343,12 @@ class Reading {
   }
 
   private list(value: unknown, slot: Slot): { readonly problem?: Found } {
-    const many = slot === 'numbers' || slot === 'conditions';
+    const many = slot === 'numbers' || slot === 'conditions' || slot === 'these';
     if (!Array.isArray(value) || (many ? value.length === 0 : value.length !== 2))
       return {
         problem: found('This is no list of the right length.', many ? 'Write one or more.' : 'Write two.'),
       };
-    const inner = slot === 'conditions' ? 'condition' : slot === 'alike' ? 'value' : 'number';
+    const inner = INSIDE[slot as keyof typeof INSIDE];
     const read = value.map((each) => this.expression(each, inner));
     const problem = read.find((each) => each.problem)?.problem;
     if (problem) return { problem };
@@ -353,9 +410,25 @@ class Reading {
     } else if (step.do === 'repeat') {
       within(step.steps, 1);
       this.scope = before;
+    } else if (step.do === 'out' && step.steps) {
+      const above = this.clearsUp;
+      this.clearsUp = true;
+      within(step.steps, 1);
+      this.clearsUp = above;
+      this.scope = before;
     }
   }
 }
+
+/** What stands in each item of a list. */
+const INSIDE = {
+  ...{ numbers: 'number', twoNumbers: 'number', alike: 'value', conditions: 'condition', these: 'card' },
+} as const satisfies Partial<Record<Slot, Slot>>;
+
+const NOT_CLEARING_UP: ReadonlySet<StepKind> = new Set([
+  ...(['choose', 'choose one', 'riffle', 'overhand', 'mix'] as const),
+  ...(['require', 'claim', 'claim known', 'out'] as const),
+]);
 
 /** Steps in which everything may be used: what happens, and not what somebody does with what they know. */
 const OPEN: ReadonlySet<Step['do']> = new Set(['see', 'require', 'claim', 'claim known', 'out']);

@@ -2,7 +2,7 @@ import { Card, firstOf, secondOf } from '../deck/card';
 import { formatCard } from '../deck/notation';
 import { Field, Values } from '../form/field';
 import { cardField, numberField } from '../form/fields';
-import { Kind } from '../procedure/forms';
+import { Kind } from '../procedure/form';
 import { laidOut } from '../procedure/laid';
 import { INDIFFERENT } from '../procedure/packets';
 import { byOf, Condition, Expression, Procedure, Step, StepOf } from '../procedure/procedure';

@@ -1,5 +1,5 @@
 import { parseCard, formatCard } from '../deck/notation';
-import { Form, Kind, Slot } from '../procedure/forms';
+import { Form, Kind, Slot } from '../procedure/form';
 import { Condition, Expression } from '../procedure/procedure';
 import { BEGINNINGS, COMPARED, Phrase, PHRASES, Piece } from './phrases';
 

@@ -1,7 +1,7 @@
 import { Problem } from '../deck/problem';
 import { showValue } from '../deck/shape';
 import { hasInvisible } from '../formats/name';
-import { LARGEST } from '../procedure/forms';
+import { LARGEST } from '../procedure/form';
 import { cardNamed } from '../procedure/laid';
 
 /** A file is no deeper and has no more parts than a person would write. */

@@ -9,7 +9,8 @@ import {
   viewChild,
 } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
-import { FORMAT, VERSION } from '@enumeron/core/file/rehearse/readProcedure';
+import { versionNeeded } from '@enumeron/core/file/procedure/version';
+import { FORMAT } from '@enumeron/core/file/rehearse/readProcedure';
 import { fileName, typedName } from '@enumeron/core/file/formats/name';
 import { download } from '../../platform/download';
 import { MissingPart } from '../../ui/missing-part';
@@ -123,7 +124,7 @@ export class ProcedureHead {
   protected save(): void {
     const procedure = this.procedure();
     if (!procedure) return;
-    const file = { format: FORMAT, version: VERSION, ...procedure };
+    const file = { format: FORMAT, ...procedure, version: versionNeeded(procedure) };
     download(
       `${JSON.stringify(file, undefined, 2)}\n`,
       fileName(procedure.name || 'procedure', 'json'),

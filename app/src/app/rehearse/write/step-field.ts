@@ -16,7 +16,7 @@ import {
   MatAutocompleteTrigger,
   MatOption,
 } from '@angular/material/autocomplete';
-import { Slot } from '@enumeron/core/file/procedure/forms';
+import { Slot } from '@enumeron/core/file/procedure/form';
 import { StepSlot } from '@enumeron/core/file/procedure/steps';
 import { sayExpression } from '@enumeron/core/file/rehearse/sentence';
 import { completions, notRead, readWords } from '@enumeron/core/file/rehearse/words';
