@@ -11,15 +11,21 @@ const PACKETS = ['pack', 'hand', 'table', 'second'];
 const CARDS = ['AC', '7D', 'QH', 'KS', '2S', 'X1', '7D*', '-'];
 
 /**
- * A random procedure, of every kind of step and expression: mostly one that can be run, with few enough worlds to run
+ * A random procedure of a version of the language, of every kind of step and expression: mostly one that can be run, with few enough worlds to run
  * them all one by one. Names are used where they are given, and now and then where they are not.
  */
-export const randomProcedure = (rng: Rng): Json => {
+export const randomProcedure = (rng: Rng, version: 1 | 2 = 1): Json => {
+  const later = version === 2;
   const pick = <Item>(items: readonly Item[]): Item => items[randomInt(rng, items.length)];
   const often = (chance: number): boolean => rng() < chance;
   const packet = (): string => (often(0.6) ? 'pack' : pick(PACKETS));
   const other = (than: string): string => pick(PACKETS.filter((name) => name !== than));
   let given = 0;
+
+  /** *These* cards: an order, or a few. */
+  const these = (names: readonly Named[], depth: number, looks: boolean): unknown =>
+    often(0.3) ? 'home' : Array.from({ length: 1 + randomInt(rng, 3) }, () => card(names, depth - 1, looks));
+  const towards = (): string => pick(['face', 'top']);
 
   const number = (names: readonly Named[], depth: number, looks: boolean): unknown => {
     const named = names.filter(({ kind }) => kind === 'number');
@@ -42,6 +48,13 @@ export const randomProcedure = (rng: Rng): Json => {
       () => ({ 'colour of': c() }),
       () => ({ 'stack number of': c(), in: 'home' }),
       ...(looks ? [() => ({ 'place of': c(), in: packet() }), () => ({ 'face up in': packet() })] : []),
+      ...(later ? [() => ({ whether: condition(names, depth - 1, looks) })] : []),
+      ...(later && looks
+        ? [
+            () => ({ 'how many of': these(names, depth, looks), in: packet() }),
+            () => ({ 'mates together in': packet() }),
+          ]
+        : []),
     ];
     return pick(forms)();
   };
@@ -62,6 +75,16 @@ export const randomProcedure = (rng: Rng): Json => {
             },
             () => ({ 'top of': packet() }),
             () => ({ 'face of': packet() }),
+          ]
+        : []),
+      ...(later && looks
+        ? [
+            () => ({ 'first of': these(names, depth, looks), 'not in': packet() }),
+            () => ({ 'first among': these(names, depth, looks), in: packet(), towards: towards() }),
+            () => ({
+              ...{ 'next after': card(names, depth - 1, looks), in: packet(), towards: towards() },
+              ...(often(0.5) ? { among: these(names, depth, looks) } : {}),
+            }),
           ]
         : []),
     ];
@@ -85,6 +108,9 @@ export const randomProcedure = (rng: Rng): Json => {
     ];
     return pick(forms)();
   };
+  const felt = (mine: boolean): Json => (later && mine && often(0.3) ? { felt: true } : {});
+  const clearing = (): Json => (often(0.5) ? { steps: [{ do: 'cut', packet: 'pack', count: 1 }] } : {});
+  let mixes = later ? 2 : 1;
   const likely = (): Json =>
     often(0.5)
       ? {}
@@ -121,8 +147,8 @@ export const randomProcedure = (rng: Rng): Json => {
         often(0.2) ? 'first' : often(0.9) ? { remainder: [n(), { sum: [{ 'size of': from }, 1] }] } : n();
       const place = (of: string): unknown => (often(0.9) ? { around: [n(), { 'size of': of }] } : n());
       const kinds: (() => Json)[] = [
-        () => ({ do: 'cut', by, packet: from, count: count() }),
-        () => ({ do: 'lift', by, count: count(), from, onto: other(from) }),
+        () => ({ do: 'cut', by, packet: from, count: count(), ...felt(mine) }),
+        () => ({ do: 'lift', by, count: count(), from, onto: other(from), ...felt(mine) }),
         () => ({ do: 'deal', by, count: count(), from, onto: other(from) }),
         () => ({
           ...{ do: 'deal round', by, from, onto: PACKETS.filter((name) => name !== from && often(0.7)) },
@@ -131,8 +157,11 @@ export const randomProcedure = (rng: Rng): Json => {
         () => ({ do: 'put', by, packet: other(from), where: pick(['on', 'under']), other: from }),
         () => ({ do: 'turn', by, packet: from }),
         () => ({ do: 'turn card', by, packet: from, place: place(from) }),
-        () => ({ do: 'take', by, place: place(from), from, onto: other(from) }),
-        () => ({ do: 'insert', by, packet: other(from), into: from, place: place(from) }),
+        () => ({ do: 'take', by, place: place(from), from, onto: other(from), ...felt(mine) }),
+        () => ({ do: 'insert', by, packet: other(from), into: from, place: place(from), ...felt(mine) }),
+        ...(later
+          ? [() => ({ do: 'take', by, card: card(usable, 1, !mine), from, onto: other(from) })]
+          : [() => ({ do: 'turn', by, packet: from, felt: true })]),
         () => ({ do: pick(['weave', 'unweave']), by, packet: from, kind: pick(['in', 'out']) }),
         () => {
           const isCard = often(0.6);
@@ -153,8 +182,22 @@ export const randomProcedure = (rng: Rng): Json => {
         },
         () => ({ do: 'claim known', what: often(0.5) ? card(names, 1, true) : number(names, 1, true) }),
         () => {
+          if (mixes === 0) return { do: 'turn', by, packet: from };
+          mixes--;
+          return {
+            ...{ do: 'mix', by, packet: often(0.8) ? pick(['hand', 'table', 'second']) : from },
+            ...(often(0.2) ? { times: randomInt(rng, 3) } : {}),
+            ...(often(0.3) ? { 'keep top': randomInt(rng, 2) } : {}),
+            ...(often(0.3) ? { 'keep face': randomInt(rng, 2) } : {}),
+          };
+        },
+        () => {
           if (left === 0) return { do: 'turn', by, packet: from };
           left--;
+          if (often(0.2)) {
+            const uncounted = { do: 'choose', name: give('number', !later), by: 'performer', from: 0, to: 2 };
+            return { ...uncounted, uncounted: true };
+          }
           const told = often(0.4);
           const low = often(0.8) ? randomInt(rng, 3) : number(names, 0, true);
           const to = often(0.8)
@@ -169,7 +212,7 @@ export const randomProcedure = (rng: Rng): Json => {
             const then = steps(names, 1 + randomInt(rng, 2), depth - 1, left);
             const otherwise = often(0.5) ? steps(names, 1 + randomInt(rng, 2), depth - 1, left) : undefined;
             left = Math.max(0, left - 1);
-            const out = often(0.2) ? [{ do: 'out', words: 'another way' }] : [];
+            const out = often(0.2) ? [{ do: 'out', words: 'another way', ...clearing() }] : [];
             return {
               ...{ do: 'if', by, that: condition(usable, 1, !mine), then: [...then.steps, ...out] },
               ...(otherwise ? { otherwise: otherwise.steps } : {}),
@@ -202,16 +245,16 @@ export const randomProcedure = (rng: Rng): Json => {
     return { steps: made, names };
   };
 
-  const cards = (): unknown[] =>
-    Array.from({ length: 2 + randomInt(rng, 5) }, () =>
+  const cards = (most = 5): unknown[] =>
+    Array.from({ length: 2 + randomInt(rng, most) }, () =>
       often(0.05) ? { indifferent: { sum: ['few', 1] } } : pick(CARDS),
     );
   return {
-    name: 'at random',
+    ...{ name: 'at random', version },
     givens: { few: randomInt(rng, 3) },
     packets: {
-      ...{ pack: [...cards(), ...cards()], hand: cards(), table: cards() },
-      ...(often(0.5) ? { second: cards() } : {}),
+      ...{ pack: [...cards(), ...cards()], hand: cards(3), table: cards(3) },
+      ...(often(0.5) ? { second: cards(2) } : {}),
     },
     orders: { home: ['QH', 'AC', '7D', 'KS', '2S', '-'] },
     steps: [

@@ -90,6 +90,8 @@ const REASONS = [CANNOT, CLAIM, UNKNOWN];
  * them to their end or their next choice, then for each value of that choice those that may choose it.
  */
 export class CaseWorlds {
+  /** Whether there are more than one. */
+  isOpen = false;
   private readonly levels: Level[] = [];
   private readonly branches: Branch[] = [];
   private base = 0;
@@ -98,10 +100,6 @@ export class CaseWorlds {
     private readonly host: Host,
     private readonly text: StateText,
   ) {}
-
-  get isOpen(): boolean {
-    return this.levels.length > 0;
-  }
 
   /** What has been chosen since they are more than one, and at which instructions. */
   get choices(): readonly { readonly choice: Choice; readonly value: number; readonly at: number }[] {
@@ -115,7 +113,8 @@ export class CaseWorlds {
   branch(at: number, possible: readonly Possible[]): number {
     const { host, branches, levels } = this;
     const { table, trail, live } = host;
-    if (levels.length === 0) {
+    if (!this.isOpen) {
+      this.isOpen = true;
       levels.push(levelOf());
       this.base = table.free;
     }
@@ -177,7 +176,10 @@ export class CaseWorlds {
         return this.begin(level);
       }
       levels.pop();
-      if (levels.length === 0) return host.goOn();
+      if (levels.length === 0) {
+        this.isOpen = false;
+        return host.goOn();
+      }
     }
   }
 

@@ -24,15 +24,17 @@ export const firstOrders = (
     const asTheyLie = run(program, sought, { open }, pins, true);
     if (asTheyLie.isFound) return (asTheyLie.table.noted ?? []).map(({ after }) => [...after].map(written));
     const { before, from, count } = mixedBy(asTheyLie, found.length);
+    if (pinned.length === count) {
+      found.push(pinned);
+      pinned = [];
+      continue;
+    }
     const next = candidates(before, from, count, pinned).find(
       (index) => run(program, sought, { open }, [...found, [...pinned, index]], false).isFound,
     );
     // Every world that fails so has some card there.
     if (next === undefined) throw new Error('No order fails so.');
-    pinned.push(next);
-    if (pinned.length < count) continue;
-    found.push(pinned);
-    pinned = [];
+    pinned = [...pinned, next];
   }
 };
 

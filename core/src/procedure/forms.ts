@@ -107,7 +107,7 @@ export const FORMS: readonly Form[] = [
     };
   }),
   form('card', 'the top card of {top of}', { 'top of': 'packet' }, ({ 'top of': packet }) => {
-    return ({ table }) => (table.sizes[packet] === 0 ? NONE : table.look(packet, 1));
+    return ({ table }) => (table.sizes[packet] === 0 ? NONE : table.lookTop(packet));
   }),
   form('card', 'the face card of {face of}', { 'face of': 'packet' }, ({ 'face of': packet }) => {
     return ({ table }) => {
@@ -176,7 +176,7 @@ export const FORMS: readonly Form[] = [
         return value < 0 ? NONE : digitSum(value);
       },
   ),
-  form('number', 'whether {whether}', { whether: 'condition' }, ({ whether }) => whether, { since: 2 }),
+  form('number', 'whether ({whether})', { whether: 'condition' }, ({ whether }) => whether, { since: 2 }),
   ...FACES,
   together('least', 'the least of {least|, }', Math.min),
   together('most', 'the most of {most|, }', Math.max),

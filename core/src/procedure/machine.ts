@@ -64,6 +64,8 @@ export class Machine implements Host {
   /** The indices of all values. */
   private readonly all: Int32Array;
   readonly live: readonly Int32Array[];
+  /** By instruction: the values that are kept at it. */
+  private readonly saves: readonly Int32Array[];
   /** Whether every value of a choice is tried, each world counts one, and nobody is told of it. */
   private readonly isPlain: boolean;
   /** Whether worlds that differ in what lies where alone are one. */
@@ -92,6 +94,7 @@ export class Machine implements Host {
     this.isByCase = !way.weigh && !way.visit && !way.fixed;
     this.trail = new Trail(this.table, this.values);
     this.all = Int32Array.from(this.values.keys());
+    this.saves = way.fixed ? program.code.map(() => this.all) : this.live;
     if (way.rng) this.trail.save(0, this.all);
   }
 
@@ -235,7 +238,7 @@ export class Machine implements Host {
 
   /** Looks at the top card of a packet; gives where the world goes on. */
   private top({ packet, value }: Instruction, at: number): number {
-    const card = this.table.sizes[packet] > 0 ? this.table.look(packet, 1) : NONE;
+    const card = this.table.sizes[packet] > 0 ? this.table.lookTop(packet) : NONE;
     this.values[value] = card;
     return card === NONE ? this.end(CANNOT, at) : at + 1;
   }
@@ -300,7 +303,7 @@ export class Machine implements Host {
     frame.possible = possible;
     this.depth++;
     this.tally.open(this.depth);
-    this.trail.save(saved, this.way.fixed ? this.all : this.live[at]);
+    this.trail.save(saved, this.saves[at]);
     this.table.kept = this.table.free;
     const value = this.following(frame);
     return value <= frame.high ? this.tryOut(frame, value) : this.next();
@@ -391,7 +394,7 @@ export class Machine implements Host {
       const frame = this.frames[this.depth - 1];
       const value = this.isPlain ? frame.value + 1 : this.following(frame);
       if (value <= frame.high) {
-        this.trail.restore(frame.saved, this.way.fixed ? this.all : this.live[frame.at]);
+        this.trail.restore(frame.saved, this.saves[frame.at]);
         return this.tryOut(frame, value);
       }
       this.leave(frame);
@@ -404,7 +407,7 @@ export class Machine implements Host {
     const { weights, low, high, choice } = frame;
     let value = frame.value + 1;
     if (choice.promise && this.way.visit) {
-      this.trail.restore(frame.saved, this.live[frame.at]);
+      this.trail.restore(frame.saved, this.saves[frame.at]);
       return nextKept(choice.promise, this.table, value, high);
     }
     if (weights) while (value <= high && weights[value - low] === 0) value++;
@@ -430,15 +433,14 @@ export class Machine implements Host {
   /** The end of a world: how it counts; gives where the next one goes on. */
   private end(outcome: number, at: number): number {
     if (outcome === CANNOT && this.table.isAsked) return this.branch(at);
-    const { isOpen } = this.alike;
-    if (this.isPlain && outcome === HELD && this.values[this.unknown] === 0 && !isOpen) {
+    if (this.isPlain && outcome === HELD && this.values[this.unknown] === 0 && !this.alike.isOpen) {
       this.tally.add(this.depth, HELD_AT, 1);
       return this.next();
     }
     const missed = this.values[this.unknown];
     const how = missed > 0 && (outcome === HELD || outcome === OUT) ? UNKNOWN : outcome;
     const path = how === UNKNOWN ? this.program.claims[missed - 1] : this.program.paths[at];
-    if (isOpen) return this.alike.end({ how, path });
+    if (this.alike.isOpen) return this.alike.end({ how, path });
     if (this.way.fixed) return this.isSought(how, path, this.way.fixed) ? DONE : this.next();
     this.settleCase({ how, path });
     if (how !== HELD || !this.way.visit) return this.next();

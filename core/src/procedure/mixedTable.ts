@@ -96,6 +96,12 @@ export class MixedTable extends Table {
     return isMark(card) ? this.ask(packet, place) : card;
   }
 
+  /** The top card of a packet that has one, or NONE where it must be found out first. */
+  lookTop(packet: number): Card {
+    const card = this.top(packet);
+    return isMark(card) ? this.ask(packet, 1) : card;
+  }
+
   /** 1 or 0: whether the card at a place (1 to size) lies face up; or NONE where it must be found out first. */
   faceUpAt(packet: number, place: number): number {
     if (this.hasSides && this.isOfSides(this.cardAt(packet, place))) return this.ask(packet, place);
@@ -132,15 +138,26 @@ export class MixedTable extends Table {
     for (let at = 0; at < size; at++) {
       const card = THROUGH[at] & CARD;
       if (!isMark(card)) count += these.includes(card) ? 1 : 0;
-      else if (!this.isWhole(packet, card) && this.may(card, these)) {
+      else if (this.may(card, these) && !this.isCounted(packet, card, these)) {
         if (!this.must(card, these)) return this.ask(packet, at + 1);
         count++;
       }
     }
-    for (let pool = 0; pool < this.pools; pool++)
-      if (this.sizes[this.real + pool] > 0 && this.isWhole(packet, FIRST_MARK + pool))
-        count += this.held(FIRST_MARK + pool).filter((card) => these.includes(card & CARD)).length;
+    for (let mark = FIRST_MARK; mark < FIRST_MARK + this.pools; mark++)
+      if (this.isCounted(packet, mark, these))
+        count += this.held(mark).filter((card) => these.includes(card & CARD)).length;
     return count;
+  }
+
+  /** Whether all that a pool holds lies in a packet, and of what its marks stand for all that may be one of these. */
+  private isCounted(packet: number, mark: number, these: readonly Card[]): boolean {
+    return (
+      this.isWhole(packet, mark) &&
+      this.held(mark).every((each) => {
+        const card = each & CARD;
+        return !isMark(card) || !this.may(card, these) || this.isCounted(packet, card, these);
+      })
+    );
   }
 
   /** The first of these cards that a packet lacks; NONE where it has all, or it must be found out first. */
@@ -369,9 +386,10 @@ export class MixedTable extends Table {
     const hidden = this.real + this.cardAt(packet, place) - FIRST_MARK;
     const at = this.held(FIRST_MARK + hidden - this.real).indexOf(card);
     this.drop(hidden, at + 1);
+    const isUp = this.isFaceUp(packet, place) !== card >= FACE_UP;
     const cell = this.alone(packet, place);
     this.row[this.free] = card & CARD;
-    this.runs[cell] = runOf(this.free++, 1, 1, flagsOf(this.runs[cell]) ^ (card & FACE_UP ? UPSIDE : 0));
+    this.runs[cell] = runOf(this.free++, 1, 1, isUp ? UPSIDE : 0);
   }
 
   /** The one card that lies where another shows: that itself, or, where it is a mark, the only one that its pool holds. */

@@ -29,8 +29,8 @@ export type Act = (world: World, rng: Rng) => boolean;
 /** A kind of step. To add one that moves cards: a row in `STEPS`. */
 export interface StepRule {
   /**
-   * How it is said behind who does it: `{field}` stands for what is in it, what is between brackets is left out where
-   * its field is.
+   * How it is said behind who does it: `{field}` stands for what is in it, `{flag|words}` for words where the flag is
+   * set; what is between brackets is left out where its field is.
    */
   readonly says: string;
   readonly fields: Readonly<Record<string, StepSlot>>;
@@ -131,7 +131,7 @@ const isPlace = (world: World, packet: number, place: number): boolean =>
 /** Every kind of step: what belongs to it, and what it does to the table. */
 export const STEPS: Readonly<Record<StepKind, StepRule>> = {
   choose: {
-    says: 'choose {name}, from {from} to {to}',
+    says: 'choose {name}, from {from} to {to}[{uncounted|, uncounted}]',
     fields: { name: 'name', from: 'number', to: 'number' },
     more: { told: 'flag', likely: 'likely', uncounted: 'flag' },
   },
@@ -141,7 +141,7 @@ export const STEPS: Readonly<Record<StepKind, StepRule>> = {
     more: { told: 'flag', likely: 'likely' },
   },
   cut: moves(
-    'cut {count} cards of {packet} to its bottom',
+    'cut {count} cards of {packet} to its bottom[{felt|, by feel}]',
     { packet: 'packet', count: 'number' },
     ({ packet, count }) =>
       (world) => {
@@ -152,7 +152,7 @@ export const STEPS: Readonly<Record<StepKind, StepRule>> = {
       },
     { more: FELT },
   ),
-  lift: carry('lift {count} cards from {from} onto {onto}', false),
+  lift: carry('lift {count} cards from {from} onto {onto}[{felt|, by feel}]', false),
   deal: carry('deal {count} cards from {from} onto {onto}', true),
   'deal round': moves(
     'deal [{count} cards of ]{from} round onto {onto|, }',
@@ -168,7 +168,7 @@ export const STEPS: Readonly<Record<StepKind, StepRule>> = {
     { more: { count: 'number' }, apart: ['from', 'onto'] },
   ),
   put: moves(
-    'put {packet} {where} {other}',
+    'put {packet} {where} {other}[{felt|, by feel}]',
     { packet: 'packet', where: 'where', other: 'packet' },
     ({ packet, where, other }) =>
       where === 'on'
@@ -198,7 +198,7 @@ export const STEPS: Readonly<Record<StepKind, StepRule>> = {
       },
   ),
   take: moves(
-    'take[ the card at {place} of][ {card} out of] {from} onto {onto}',
+    'take[ the card at {place} of][ {card} out of] {from} onto {onto}[{felt|, by feel}]',
     { from: 'packet', onto: 'packet' },
     ({ place, card, from, onto }) =>
       (world) => {
@@ -214,7 +214,7 @@ export const STEPS: Readonly<Record<StepKind, StepRule>> = {
     { apart: ['from', 'onto'], more: { place: 'number', card: 'card', ...FELT } },
   ),
   insert: moves(
-    'put the top card of {packet} into {into}, to lie at {place}',
+    'put the top card of {packet} into {into}, to lie at {place}[{felt|, by feel}]',
     { packet: 'packet', into: 'packet', place: 'number' },
     ({ packet, into, place }) =>
       (world) => {

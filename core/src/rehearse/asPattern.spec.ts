@@ -146,7 +146,7 @@ test('what cannot be a pattern says why, with its step', () => {
   for (const [procedure, what, where] of [
     [steps(), 'You see and are told nothing in it.', undefined],
     [steps(see), 'You work nothing out in it.', undefined],
-    [steps({ do: 'mix', packet: 'pack' }, see, work), /^It shuffles by chance/, undefined],
+    [steps({ do: 'riffle', packet: 'pack' }, see, work), /^It shuffles by chance/, undefined],
     [steps({ do: 'repeat', times: 2, steps: [see, work] }), /every round/, 'Step 1.1.1'],
   ] as const) {
     const problem = whyNoPattern(procedure);

@@ -25,6 +25,7 @@ export const withBranch = (step: Step, branch: number, steps: readonly Step[]): 
         of: step.of.map((option, index) => (index === branch - 1 ? { ...option, steps } : option)),
       };
     case 'repeat':
+    case 'out':
       return { ...step, steps };
     default:
       return step;
@@ -165,6 +166,7 @@ export type Line =
 
 const wordsOfBranch = (step: Step, branch: number): string => {
   if (step.do === 'choose one') return step.of[branch].words;
+  if (step.do === 'out') return 'clear up';
   return step.do === 'if' && branch === 1 ? 'otherwise' : '';
 };
 
@@ -221,7 +223,8 @@ export const pathBelow = (steps: readonly Step[], line: string): Path => {
   if (!step) return [steps.length + 1];
   const branch = insideOf(step).at(0);
   // Nothing comes behind an out: what holds it goes on.
-  if (step.do === 'out' && path.length > 2) return [...path.slice(0, -3), path[path.length - 3] + 1];
+  if (step.do === 'out' && !branch && path.length > 2)
+    return [...path.slice(0, -3), path[path.length - 3] + 1];
   // Nor into a branch that ends in one.
   return branch && branch.at(-1)?.do !== 'out'
     ? [...path, 1, branch.length + 1]

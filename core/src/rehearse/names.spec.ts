@@ -1,3 +1,4 @@
+import { slotsOf } from '../procedure/form';
 import { FORMS } from '../procedure/forms';
 import { sayExpression } from './sentence';
 import { readWords } from './words';
@@ -68,6 +69,10 @@ const filled = (slot: string, number: unknown, card: unknown): unknown => {
       return [{ less: [number, 2] }, { equal: [number, 1] }];
     case 'condition':
       return { less: [number, 2] };
+    case 'these':
+      return [card, { card: '2C' }];
+    case 'towards':
+      return 'face';
     default:
       return slot === 'card' ? card : number;
   }
@@ -87,9 +92,7 @@ test.each(NAMES)('a name that is “%s” is read back from every sentence, and 
       [{ sum: [name, look] }, { card: 'AH' }],
     ].map(([number, card]) => ({
       slot: form.gives === 'condition' ? ('condition' as const) : ('value' as const),
-      value: Object.fromEntries(
-        Object.entries(form.fields).map(([field, slot]) => [field, filled(slot, number, card)]),
-      ),
+      value: Object.fromEntries(slotsOf(form).map(([field, slot]) => [field, filled(slot, number, card)])),
     })),
   );
   for (const { value, slot } of [

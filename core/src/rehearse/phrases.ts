@@ -1,4 +1,4 @@
-import { Form, Slot } from '../procedure/form';
+import { Form, Slot, slotsOf } from '../procedure/form';
 import { FORMS, formOf } from '../procedure/forms';
 import { Condition } from '../procedure/procedure';
 
@@ -11,6 +11,12 @@ export interface Phrase {
   readonly pieces: readonly Piece[];
 }
 
+const slotsBy = (form: Form): Readonly<Record<string, Slot>> => Object.fromEntries(slotsOf(form));
+
+/** With all that may be left out, and without it. */
+const versionsOf = (says: string): readonly string[] =>
+  says.includes('[') ? [says.replace(/[[\]]/g, ''), says.replace(/\[[^\]]*\]/g, '')] : [says];
+
 const piecesOf = (says: string, form: Form): readonly Piece[] =>
   says
     .split(/(\{[^}]+\})/)
@@ -19,7 +25,7 @@ const piecesOf = (says: string, form: Form): readonly Piece[] =>
       const found = /^\{([^}|]+)(?:\|([^}]*))?\}$/.exec(piece);
       if (!found) return piece;
       const [, field] = found;
-      return { field, slot: form.fields[field], between: found.at(2) };
+      return { field, slot: slotsBy(form)[field], between: found.at(2) };
     });
 
 /** Other words for the same, beside those in which a form is said. */
@@ -29,6 +35,10 @@ const ALSO: readonly (readonly [field: string, says: string])[] = [
   ['size of', 'how many cards are in {size of}'],
   ['size of', 'how many are in {size of}'],
   ['face up in', 'how many face up in {face up in}'],
+  ['how many of', 'how many of {how many of|, } are in {in}'],
+  ['first of', 'the first of {first of|, } that is not in {not in}'],
+  ['next after', 'the card after {next after} in {in} towards the {towards}'],
+  ['mates together in', 'where two mates lie together in {mates together in}'],
 ];
 
 export const PHRASES: readonly Phrase[] = [
@@ -37,7 +47,9 @@ export const PHRASES: readonly Phrase[] = [
     const form = formOf({ [field]: 0 });
     return form ? [[form, says] as const] : [];
   }),
-].map(([form, says]) => ({ form, pieces: piecesOf(says.replace(/^the /, ''), form) }));
+].flatMap(([form, says]) =>
+  versionsOf(says.replace(/^the /, '')).map((each) => ({ form, pieces: piecesOf(each, form) })),
+);
 
 /** How the words of forms begin, with and without `the`. */
 export const BEGINNINGS: readonly string[] = PHRASES.flatMap(({ pieces: [words] }) =>
@@ -56,3 +68,6 @@ export const COMPARED: readonly (readonly [
   [['is over', 'is more than', '>'], (a, b) => ({ less: [b, a] })],
   [['is', '='], (a, b) => ({ equal: [a, b] })],
 ];
+
+/** How an order is named where its cards are meant. */
+export const ALL_OF = 'the order';

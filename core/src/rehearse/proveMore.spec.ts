@@ -154,10 +154,10 @@ test('chances that nothing weighs, and worlds that are all left out, are undefin
 
 test('where chance enters it is estimated, and neither proved nor weighed', () => {
   const mixed = read({
-    name: 'mixed',
+    name: 'riffled',
     packets: { pack: ['AC', '7D', 'QH', 'KS'] },
     steps: [
-      { do: 'if', that: { less: [0, 1] }, then: [{ do: 'mix', packet: 'pack' }] },
+      { do: 'if', that: { less: [0, 1] }, then: [{ do: 'riffle', packet: 'pack', times: 12 }] },
       { do: 'claim', that: { equal: [{ 'top of': 'pack' }, { card: 'QH' }] } },
       { do: 'claim known', what: 1 },
     ],

@@ -154,7 +154,8 @@ test('the set-up is read: what the file is, givens, packets and orders', () => {
   const wheres = (more: Json): string[] => problemsOf(procedure([], more)).map((each) => each.split(': ')[0]);
   expect(wheres({ format: 'enumeron procedure', version: 1 })).toEqual([]);
   expect(wheres({ format: 'something else' })).toEqual(['File']);
-  expect(wheres({ version: 2 })).toEqual(['File']);
+  expect(wheres({ version: 2 })).toEqual([]);
+  expect(wheres({ version: 3 })).toEqual(['File']);
   expect(wheres({ name: 7 })).toEqual(['File']);
   expect(wheres({ needs: 7 })).toEqual(['File']);
   expect(wheres({ givens: { few: 1.5 } })).toEqual(['File']);

@@ -1,3 +1,4 @@
+import { Slot, slotsOf } from '../procedure/form';
 import { formOf } from '../procedure/forms';
 import { Procedure, Step } from '../procedure/procedure';
 import { SLOTS } from '../procedure/steps';
@@ -10,17 +11,22 @@ const inValue = (value: unknown, from: string, to: string): unknown => {
   if (Array.isArray(value)) return value.map((each) => inValue(each, from, to));
   if (typeof value !== 'object' || value === null) return value;
   const fields = value as Readonly<Record<string, unknown>>;
-  const slots = formOf(fields)?.fields;
-  if (!slots) return value;
+  const form = formOf(fields);
+  if (!form) return value;
+  const slots = new Map(slotsOf(form));
   return Object.fromEntries(
     Object.entries(fields).map(([field, part]) => [
       field,
-      !Object.hasOwn(slots, field) || slots[field] === 'packet' || slots[field] === 'order'
-        ? part
-        : inValue(part, from, to),
+      holdsNames(slots.get(field), part) ? inValue(part, from, to) : part,
     ]),
   );
 };
+
+const NO_NAMES: ReadonlySet<Slot | undefined> = new Set(['packet', 'order', 'towards', undefined]);
+
+/** Whether a field may hold names of values: an order's name stands where *these* cards are all of an order. */
+const holdsNames = (slot: Slot | undefined, part: unknown): boolean =>
+  !NO_NAMES.has(slot) && !(slot === 'these' && typeof part === 'string');
 
 const READ: ReadonlySet<string> = new Set(['number', 'card', 'value', 'condition']);
 

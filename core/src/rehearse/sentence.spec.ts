@@ -1,3 +1,4 @@
+import { slotsOf } from '../procedure/form';
 import { FORMS } from '../procedure/forms';
 import { Step } from '../procedure/procedure';
 import { STEPS } from '../procedure/steps';
@@ -55,6 +56,34 @@ test.each<[Step, string]>([
   ],
   [{ do: 'claim known', what: 'c' }, 'you must know c'],
   [{ do: 'out', words: 'Show the card alone.' }, 'out: Show the card alone.'],
+  [
+    { do: 'choose', name: 'some', from: 1, to: 9, by: 'performer', uncounted: true },
+    'you choose some, from 1 to 9, uncounted',
+  ],
+  [
+    { do: 'cut', packet: 'pack', count: 'gap', felt: true },
+    'you cut gap cards of pack to its bottom, by feel',
+  ],
+  [{ do: 'take', card: { card: '4S' }, from: 'pack', onto: 'hand' }, 'you take 4♠ out of pack onto hand'],
+  [
+    { do: 'take', place: 2, from: 'pack', onto: 'hand', felt: false },
+    'you take the card at 2 of pack onto hand',
+  ],
+  [
+    { do: 'see', what: { 'how many of': 'bank', in: 'hand' }, name: 'check' },
+    'you see how many of the order bank lie in hand, and call it check',
+  ],
+  [
+    {
+      ...{ do: 'see', name: 'named' },
+      what: { 'next after': { card: '4S' }, in: 'pack', towards: 'face', among: [{ card: 'AS' }, 'key'] },
+    },
+    'you see the next card after 4♠ in pack towards the face among A♠, key, and call it named',
+  ],
+  [
+    { do: 'work out', name: 'short', what: { sum: ['n', { whether: { less: ['n', 4] } }] } },
+    'you work out short: n + whether (n is under 4)',
+  ],
 ])('%j', (step, says) => {
   expect(sayStep(step)).toBe(says);
 });
@@ -73,7 +102,7 @@ test('what is not written yet shows as dots, and each field can be told from the
 
 test('every form and every step says all that belongs to it', () => {
   const said = (says: string): string[] => [...says.matchAll(/\{([^}|]+)/g)].map(([, field]) => field);
-  for (const { says, fields } of FORMS) expect(said(says)).toEqual(Object.keys(fields));
+  for (const form of FORMS) expect(said(form.says)).toEqual(slotsOf(form).map(([field]) => field));
   for (const { says, fields } of Object.values(STEPS)) {
     const shown = Object.keys(fields).filter((field) => !['steps', 'then', 'of'].includes(field));
     expect([says, shown.filter((field) => !said(says).includes(field))]).toEqual([says, []]);

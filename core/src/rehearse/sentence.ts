@@ -1,7 +1,9 @@
+import { Form, slotsOf } from '../procedure/form';
 import { formOf } from '../procedure/forms';
 import { cardNamed } from '../procedure/laid';
 import { byOf, Step } from '../procedure/procedure';
 import { SLOTS, STEPS, StepSlot } from '../procedure/steps';
+import { ALL_OF } from './phrases';
 import { sayCard } from './sayCard';
 
 /** A piece of a step's sentence: words, or a field of the step with what is in it. */
@@ -32,6 +34,7 @@ const CLOSE: ReadonlyMap<string, number> = new Map([
   ['least', 5],
   ['most', 5],
   ['remainder', 5],
+  ['among', 5],
   ['around', 6],
   ['sum', 7],
   ['difference', 7],
@@ -40,7 +43,9 @@ const CLOSE: ReadonlyMap<string, number> = new Map([
 const CLOSEST = 10;
 /** What is listed stands in brackets unless it holds together more closely than this. */
 const LISTED = 9;
-const LISTS: ReadonlySet<string> = new Set(['least', 'most', 'remainder']);
+const LISTS: ReadonlySet<string> = new Set([
+  ...['least', 'most', 'remainder', 'how many of', 'first of', 'first among', 'among'],
+]);
 
 const closeness = (value: unknown): number => {
   if (typeof value !== 'object' || value === null) return CLOSEST;
@@ -82,35 +87,42 @@ export const sayExpression = (value: unknown): string => {
   const fields = value as Readonly<Record<string, unknown>>;
   if (typeof fields['words'] === 'string') return fields['words'];
   const form = formOf(fields);
-  if (form) return sayTurned(fields) ?? sayForm(form.says, fields);
+  if (form) return sayTurned(fields) ?? sayForm(form, fields);
   const card = typeof fields['card'] === 'string' ? cardNamed(fields['card']) : undefined;
   return card === undefined ? '…' : sayCard(card);
 };
 
-const sayForm = (says: string, fields: Readonly<Record<string, unknown>>): string => {
+const sayForm = (form: Form, fields: Readonly<Record<string, unknown>>): string => {
+  const slots = new Map(slotsOf(form));
+  const says = withoutLeftOut(form.says, fields);
   // What ends the sentence, or is one of several, must not fall apart in another.
   const lists = Object.keys(fields).some((field) => LISTS.has(field));
   const close = lists ? LISTED : Math.min(closeness(fields), CLOSEST - 1);
   return says.replace(new RegExp(FIELD, 'g'), (found, field: string, between: string | undefined) => {
     const part = fields[field];
     if (Array.isArray(part)) return part.map((each) => sayInside(each, close)).join(between);
+    if (slots.get(field) === 'these') return `${ALL_OF} ${sayExpression(part)}`;
     return says.endsWith(found) ? sayInside(part, close) : sayExpression(part);
   });
 };
+
+/** What is said without what is between brackets and has nothing in its field, or no. */
+const withoutLeftOut = (says: string, fields: Readonly<Record<string, unknown>>): string =>
+  says.replace(/\[([^\]]*)\]/g, (_, part: string) =>
+    [undefined, false].includes(fields[FIELD.exec(part)?.[1] ?? ''] as undefined) ? '' : part,
+  );
 
 /** A step as one plain sentence behind who does it, its fields apart from the words between them. */
 export const stepSentence = (step: Step): readonly SentencePart[] => {
   const fields = step as unknown as Readonly<Record<string, unknown>>;
   const slots = new Map(SLOTS[step.do]);
-  const says = STEPS[step.do].says.replace(/\[([^\]]*)\]/g, (_, part: string) =>
-    fields[FIELD.exec(part)?.[1] ?? ''] === undefined ? '' : part,
-  );
-  return says
+  return withoutLeftOut(STEPS[step.do].says, fields)
     .split(/(\{[^}]+\})/)
     .filter((piece) => piece !== '')
     .map((piece) => {
       const [, field, between] = FIELD.exec(piece) ?? [];
       const slot = slots.get(field);
+      if (slot === 'flag') return { text: between };
       return slot ? { field, slot, text: sayPart(fields[field], between) } : { text: piece };
     });
 };

@@ -1,4 +1,5 @@
 import vectors from '../../test/vectors/procedures.json';
+import vectors2 from '../../test/vectors/procedures2.json';
 import { FORMS, formOf } from '../procedure/forms';
 import { Procedure, Step } from '../procedure/procedure';
 import { SLOTS } from '../procedure/steps';
@@ -29,11 +30,19 @@ const expressionsIn = (steps: readonly Step[]): Said[] =>
   ]);
 
 const procedures: readonly Procedure[] = [
-  ...(vectors.rows as unknown as readonly { procedure: Procedure; proof: { ok: boolean } }[])
+  ...(
+    [...vectors.rows, ...vectors2.rows] as unknown as readonly {
+      procedure: Procedure;
+      proof: { ok: boolean };
+    }[]
+  )
     .filter(({ proof }) => proof.ok)
     .map(({ procedure }) => procedure),
   ...WORKED.map(({ procedure }) => procedure),
-  ...Array.from({ length: 150 }, (_, index) => randomProcedure(seededRng(index + 1)) as unknown as Procedure),
+  ...Array.from(
+    { length: 300 },
+    (_, index) => randomProcedure(seededRng(index + 1), index % 2 ? 2 : 1) as unknown as Procedure,
+  ),
 ];
 
 test('what is said is read again as it was: all expressions of worked, told and random procedures', () => {
@@ -126,8 +135,8 @@ test('how words may go on', () => {
   expect(completions('st', 'value', known)).toEqual(['stack number ', 'stack number of ']);
   expect(completions('stack number of s', 'value', known)).toContain('stack number of seen ');
   expect(completions('stack number of seen in ', 'value', known)).toEqual(['stack number of seen in home ']);
-  expect(completions('fir', 'value', known)).toEqual(['first cut ', 'first ']);
-  expect(completions('k is a', 'condition', known)).toEqual(['k is at most ', 'k is at least ']);
+  expect(completions('fir', 'value', known)).toEqual(['first cut ', 'first ', 'first of ']);
+  expect(completions('k is a', 'condition', known).slice(0, 2)).toEqual(['k is at most ', 'k is at least ']);
   expect(completions('', 'value', known).length).toBeGreaterThan(4);
 });
 

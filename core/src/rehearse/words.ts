@@ -1,7 +1,8 @@
 import { parseCard, formatCard } from '../deck/notation';
 import { Form, Kind, Slot } from '../procedure/form';
 import { Condition, Expression } from '../procedure/procedure';
-import { BEGINNINGS, COMPARED, Phrase, PHRASES, Piece } from './phrases';
+import { MOST_OFFERED, Offers } from './offers';
+import { ALL_OF, BEGINNINGS, COMPARED, Phrase, PHRASES, Piece } from './phrases';
 
 /** What may be named in an expression. */
 export interface Names {
@@ -20,23 +21,6 @@ export type ReadWords =
 
 /** Words that are not understood, as they stand in a step until they are: no procedure with them is right. */
 export const notRead = (text: string): Readonly<Record<string, unknown>> => ({ words: text });
-
-const MOST_OFFERED = 12;
-
-/** What a text may go on to be, noted where it was looked for. */
-class Offers {
-  readonly all = new Set<string>();
-
-  constructor(private readonly text: string) {}
-
-  note(at: number, words: string): void {
-    const begun = this.text.slice(at);
-    // What goes on stands apart from what was written.
-    if (begun === '' && /[^\s(]$/.test(this.text)) return;
-    if (words.length > begun.length && words.toLowerCase().startsWith(begun.toLowerCase()))
-      this.all.add(this.text.slice(0, at) + words);
-  }
-}
 
 /** Reads words from the left to the right; each part gives undefined where it is not there, and stays. */
 class Words {
@@ -288,6 +272,7 @@ class Words {
   }
 
   private card(): Expression | undefined {
+    if (this.takeOne(['an indifferent card', 'indifferent'])) return { card: '-' };
     this.blanks();
     const [text] = /^[^\s()+,−]+/.exec(this.text.slice(this.at)) ?? [];
     const card = text === undefined ? undefined : parseCard(text);
@@ -346,10 +331,14 @@ class Words {
       case 'order':
         return this.named(this.known.orders);
       case 'condition':
-        return this.single();
+        return last ? this.single() : this.condition();
+      case 'towards':
+        return ['face', 'top'].find((end) => this.take(end));
+      case 'these':
+        return this.these(between ?? ', ');
       case 'numbers':
       case 'twoNumbers':
-        return this.list(between ?? ', ');
+        return this.list(between ?? ', ', () => this.sum());
       default:
         // What ends the phrase is one part: more of it stands in brackets.
         return this.wanting(slot === 'card' || slot === 'number' ? slot : undefined, () =>
@@ -358,12 +347,25 @@ class Words {
     }
   }
 
-  private list(between: string): readonly unknown[] | undefined {
-    const first = this.sum();
+  /** The cards of an order, or cards one by one. */
+  private these(between: string): string | readonly unknown[] | undefined {
+    const order = this.attempt(() =>
+      this.take(ALL_OF) ? this.named(this.known.orders) : this.unlessNamed(this.known.orders),
+    );
+    return order ?? this.list(between, () => this.wanting('card', () => this.part()));
+  }
+
+  /** One of these where it stands, and is no name of a value. */
+  private unlessNamed(orders: readonly string[]): string | undefined {
+    return this.named(orders.filter((order) => !this.known.names.includes(order)));
+  }
+
+  private list(between: string, read: () => Expression | undefined): readonly unknown[] | undefined {
+    const first = read();
     if (first === undefined) return undefined;
     const found: unknown[] = [first];
     for (;;) {
-      const next = this.attempt(() => (this.take(between) ? this.sum() : undefined));
+      const next = this.attempt(() => (this.take(between) ? read() : undefined));
       if (next === undefined) return found;
       found.push(next);
     }
