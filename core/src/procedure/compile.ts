@@ -1,14 +1,14 @@
 import { Card, isCard } from '../deck/card';
-import { Form, NONE, Reader, Slots, slotsOf, Stack, valueAt } from './form';
+import { Form, knownCard, NONE, Reader, Slots, slotsOf, Stack, valueAt } from './form';
 import { formOf } from './forms';
 import { cardNamed, laidOut } from './laid';
-import { byOf, Condition, Expression, MOST_ROUNDS, Option, Procedure, Step } from './procedure';
+import { byOf, Condition, Expression, MOST_ROUNDS, Option, Procedure, Step, StepKind } from './procedure';
 import { CANNOT, Choice, CLAIM, Do, HELD, Instruction, instruction, LEFT_OUT, OUT, Program } from './program';
 import { lookaheadOf } from './lookahead';
 import { SLOTS, STEPS } from './steps';
 import { INDIFFERENT } from './packets';
 import { meant } from './meant';
-import { MOST_POOLS } from './mixedTable';
+import { MOST_POOLS } from './pools';
 import { insideOf, knownNames, namesIn, namesRead, packetsOf } from './walk';
 
 /** The packet whose top card is looked at, where that is all. */
@@ -17,12 +17,18 @@ const topOf = (what: Expression): string | undefined => {
   return typeof packet === 'string' ? packet : undefined;
 };
 
-/** How many thorough shuffles there are; in a repeat one may come again beside itself. */
-const mixesIn = (steps: readonly Step[]): number =>
+/** How many steps of a kind there are; in a repeat one may come again beside itself. */
+const countIn = (steps: readonly Step[], kind: StepKind): number =>
   steps.reduce((sum, step) => {
-    const inside = insideOf(step).reduce((all, each) => all + mixesIn(each), 0);
-    return sum + (step.do === 'mix' ? 1 : step.do === 'repeat' ? 3 * inside : inside);
+    const inside = insideOf(step).reduce((all, each) => all + countIn(each, kind), 0);
+    return sum + (step.do === kind ? 1 : step.do === 'repeat' ? 3 * inside : inside);
   }, 0);
+
+/** How many pools of mixed cards there may be at once: for each shuffle what it mixes, for each sight a token. */
+const poolsFor = (steps: readonly Step[]): number => {
+  const mixes = countIn(steps, 'mix');
+  return mixes === 0 ? 0 : Math.min(MOST_POOLS, 2 * mixes + 2 + countIn(steps, 'see'));
+};
 
 /** Writes a program, step by step. */
 class Compiler {
@@ -38,7 +44,7 @@ class Compiler {
   private readonly givens: Readonly<Record<string, number>>;
   private readonly rounds: number[] = [];
   private readonly procedure: Procedure;
-  private readonly mixes: number;
+  private readonly pools: number;
   private counters = 0;
 
   /** @param isStepwise whether each step is done by itself, those that clear up behind an out too. */
@@ -48,7 +54,7 @@ class Compiler {
   ) {
     const procedure = meant(written);
     this.procedure = procedure;
-    this.mixes = mixesIn(procedure.steps);
+    this.pools = poolsFor(procedure.steps);
     this.packets = [...new Set([...Object.keys(procedure.packets ?? {}), ...packetsOf(procedure.steps)])];
     this.names = [...new Set(namesIn(procedure.steps))];
     this.givens = procedure.givens ?? {};
@@ -66,7 +72,7 @@ class Compiler {
     return {
       ...{ code, paths, reads, gives, packets, names, start, claims, sights, rounds: this.rounds },
       values: names.length + this.counters,
-      pools: this.mixes === 0 ? 0 : Math.min(MOST_POOLS, 2 * this.mixes + 2),
+      pools: this.pools,
     };
   }
 
@@ -124,7 +130,7 @@ class Compiler {
             name: step.name,
             value,
             likely: step.likely,
-            promise: this.mixes > 0 ? undefined : lookaheadOf(step.name, next, this.packets, this.start),
+            promise: this.pools > 0 ? undefined : lookaheadOf(step.name, next, this.packets, this.start),
           },
           ...{ from: this.reader(step.from), to: this.reader(step.to) },
         };
@@ -292,7 +298,7 @@ class Compiler {
     }
     const readers = value.map((each) => this.reader(each));
     return (world) => {
-      const cards = readers.map((read) => read(world));
+      const cards = readers.map((read) => knownCard(world, read(world)));
       return cards.includes(NONE) ? undefined : cards;
     };
   }

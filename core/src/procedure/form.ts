@@ -24,6 +24,9 @@ export interface Reader {
   readonly looked?: { readonly known: Int32Array; readonly index: number };
 }
 
+/** A card of which more is wanted than that it is this one: NONE where there is none, or it must be found out first. */
+export const knownCard = ({ table }: World, card: number): number => (card < NONE ? table.known(card) : card);
+
 /** Reads a name's value. */
 export const valueAt = (index: number): Reader => {
   const read = ({ values }: World): number => values[index];

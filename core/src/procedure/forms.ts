@@ -1,7 +1,7 @@
 import { Card, cardOf, colourOf, mateOf, Rank, rankOf, Suit, suitOf } from '../deck/card';
 import { mod } from '../deck/mod';
 import { FACES } from './faces';
-import { Form, form, Kind, LARGEST, NONE, Reader, World } from './form';
+import { Form, form, Kind, knownCard, LARGEST, NONE, Reader, World } from './form';
 import { INDIFFERENT } from './packets';
 
 const within = (value: number): number => (value > LARGEST || value < -LARGEST ? NONE : value);
@@ -12,27 +12,30 @@ const ofCard = (what: string, says: string, gives: Kind, read: (card: Card) => n
   return form(gives, says, { [what]: 'card' }, ({ [what]: card }) => looked(known, card));
 };
 
+/** What a table says of a card that may have to be found out first. */
+const lookUp = (world: World, known: Int32Array, card: number): number => {
+  const found = knownCard(world, card);
+  return found === NONE ? NONE : known[found];
+};
+
 /** What a table says of a card; NONE where there is none. */
 const looked = (known: Int32Array, card: Reader): Reader => {
   const { index } = card;
-  if (index !== undefined)
-    return Object.assign(({ values }: World): number => known[values[index]], { looked: { known, index } });
-  return (world) => {
-    const seen = card(world);
-    return seen === NONE ? NONE : known[seen];
-  };
+  if (index !== undefined) {
+    const read = (world: World): number => {
+      const seen = world.values[index];
+      return seen < NONE ? lookUp(world, known, seen) : known[seen];
+    };
+    return Object.assign(read, { looked: { known, index } });
+  }
+  return (world) => lookUp(world, known, card(world));
 };
 
 const plain = (card: Card): boolean => card !== INDIFFERENT && rankOf(card) !== undefined;
 
-/** Two numbers or cards, and whether something holds of them. */
-const holds = (
-  field: string,
-  says: string,
-  slot: 'alike' | 'twoNumbers',
-  is: (a: number, b: number) => boolean,
-): Form =>
-  form('condition', says, { [field]: slot }, ({ [field]: [first, second] }) => (world) => {
+/** Two numbers, and whether something holds of them. */
+const holds = (field: string, says: string, is: (a: number, b: number) => boolean): Form =>
+  form('condition', says, { [field]: 'twoNumbers' }, ({ [field]: [first, second] }) => (world) => {
     const a = first(world);
     if (a === NONE) return NONE;
     const b = second(world);
@@ -46,9 +49,11 @@ const bothLooked =
     other: NonNullable<Reader['looked']>,
     join: (a: number, b: number) => number,
   ): Reader =>
-  ({ values }) => {
-    const a = one.known[values[one.index]];
-    const b = other.known[values[other.index]];
+  (world) => {
+    const { values } = world;
+    const [first, second] = [values[one.index], values[other.index]];
+    const a = first < NONE ? lookUp(world, one.known, first) : one.known[first];
+    const b = second < NONE ? lookUp(world, other.known, second) : other.known[second];
     return a === NONE || b === NONE ? NONE : within(join(a, b));
   };
 
@@ -138,8 +143,8 @@ export const FORMS: readonly Form[] = [
     { 'rank from': 'card', 'suit from': 'card' },
     ({ 'rank from': ranked, 'suit from': suited }) =>
       (world) => {
-        const a = ranked(world);
-        const b = suited(world);
+        const a = knownCard(world, ranked(world));
+        const b = knownCard(world, suited(world));
         return a === NONE || b === NONE || !plain(a) || !plain(b)
           ? NONE
           : cardOf(rankOf(a) as Rank, suitOf(b) as Suit);
@@ -180,9 +185,15 @@ export const FORMS: readonly Form[] = [
   ...FACES,
   together('least', 'the least of {least|, }', Math.min),
   together('most', 'the most of {most|, }', Math.max),
-  holds('equal', '{equal| is }', 'alike', (a, b) => a === b),
-  holds('less', '{less| is under }', 'twoNumbers', (a, b) => a < b),
-  holds('at most', '{at most| is at most }', 'twoNumbers', (a, b) => a <= b),
+  form('condition', '{equal| is }', { equal: 'alike' }, ({ equal: [first, second] }) => (world) => {
+    const a = first(world);
+    if (a === NONE) return NONE;
+    const b = second(world);
+    if (b === NONE) return NONE;
+    return a < NONE || b < NONE ? world.table.areAlike(a, b) : a === b ? 1 : 0;
+  }),
+  holds('less', '{less| is under }', (a, b) => a < b),
+  holds('at most', '{at most| is at most }', (a, b) => a <= b),
   form(
     'condition',
     'the card at {face up} of {of} lies face up',

@@ -1,4 +1,4 @@
-import { Possible } from './mixedTable';
+import { Possible } from './pools';
 import { Choice } from './program';
 
 /** A choice whose values are being tried. */

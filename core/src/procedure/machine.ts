@@ -1,5 +1,5 @@
 import { Rng } from '../deck/rng';
-import { NONE } from './form';
+import { knownCard, NONE } from './form';
 import { liveValues } from './live';
 import { VisitedStates } from './visitedStates';
 import {
@@ -81,6 +81,7 @@ export class Machine implements Host {
     private readonly way: Way = {},
   ) {
     this.table = new MixedTable(program.start, way.rng ? 0 : program.pools, way.fixed !== undefined);
+    this.table.givesTokens = !way.visit && !way.sights;
     this.isPlain = !way.weigh && !way.visit && !way.ended && !way.rng && !way.chosen && !way.fixed;
     this.unknown = program.values;
     this.values = new Int32Array(program.values + 1).fill(UNSET);
@@ -244,10 +245,13 @@ export class Machine implements Host {
   }
 
   /** Whether something claimed to be known can be worked out at all; notes what it is under these sights. */
-  private look(value: number, claim: number): boolean {
+  private look(claimed: number, claim: number): boolean {
+    const value = knownCard(this, claimed);
     if (value === NONE) return false;
     if (this.way.rng || this.way.chosen) return true;
-    const sights = this.program.sights.map((index) => this.values[index]).join();
+    const seen = this.program.sights.map((index) => knownCard(this, this.values[index]));
+    if (this.table.isAsked) return false;
+    const sights = seen.join();
     this.way.looked?.(this, claim, sights, value);
     if (this.way.open) {
       if (this.values[this.unknown] === 0 && this.way.open[claim].has(sights))

@@ -1,9 +1,10 @@
 import { proveSlowly } from '../../test/slowProcedure';
 import { randomInt, Rng, seededRng } from '../deck/rng';
 import { runJob } from '../job/job';
-import { PROOF, WEIGHT } from './prove';
+import { PROOF, prove, weigh, WEIGHT } from './prove';
+import { LEARNT } from './worked/cards';
 import { readProcedure } from './readProcedure';
-import { Procedure } from '../procedure/procedure';
+import { Procedure, Step } from '../procedure/procedure';
 
 type Json = Record<string, unknown>;
 
@@ -13,6 +14,9 @@ const read = (value: unknown): Procedure => {
   return outcome.procedure;
 };
 
+/** So many are tried, each of at most so many worlds. */
+const [RUNS, MOST] = [250, 1500];
+
 const PACKETS = ['pack', 'hand'];
 const CARDS = ['AC', 'AS', '7D', '7H', '7D*', 'X1', '-', '-'];
 
@@ -20,7 +24,9 @@ const CARDS = ['AC', 'AS', '7D', '7H', '7D*', 'X1', '-', '-'];
 const mixedOften = (rng: Rng): Json => {
   const pick = <Item>(items: readonly Item[]): Item => items[randomInt(rng, items.length)];
   const often = (chance: number): boolean => rng() < chance;
-  const card = (): Json => ({ card: pick(CARDS) });
+  /** Cards that were seen: most of them need not be known. */
+  const named: string[] = [];
+  const card = (): unknown => (named.length > 0 && often(0.5) ? pick(named) : { card: pick(CARDS) });
   const these = (): unknown => (often(0.3) ? 'home' : [card(), card()].slice(randomInt(rng, 2)));
   const packet = (): string => (often(0.7) ? 'pack' : 'hand');
   const towards = (): string => pick(['face', 'top']);
@@ -46,6 +52,12 @@ const mixedOften = (rng: Rng): Json => {
     ])();
   let given = 0;
   const by = 'helper';
+  const look = (): Json => {
+    const what = seen();
+    const name = `n${given++}`;
+    named.push(name);
+    return { do: 'see', what, name, by: often(0.7) ? 'helper' : 'performer' };
+  };
   const step = (): Json =>
     pick<() => Json>([
       () => ({ do: 'mix', packet: packet() }),
@@ -59,6 +71,7 @@ const mixedOften = (rng: Rng): Json => {
       () => ({ do: 'turn card', packet: packet(), place: 1 + randomInt(rng, 2) }),
       () => ({
         do: 'take',
+        by,
         card: card(),
         ...pick([
           { from: 'pack', onto: 'hand' },
@@ -68,7 +81,9 @@ const mixedOften = (rng: Rng): Json => {
       () => ({ do: 'put', packet: 'hand', where: pick(['on', 'under']), other: 'pack' }),
       () => ({ do: 'weave', packet: 'pack', kind: 'in' }),
       () => ({ do: 'see', what: number(), name: `n${given++}`, by: often(0.5) ? 'helper' : 'performer' }),
-      () => ({ do: 'see', what: seen(), name: `n${given++}`, by: often(0.5) ? 'helper' : 'performer' }),
+      look,
+      look,
+      () => ({ do: 'claim', that: { not: { equal: [seen(), card()] } } }),
       () => ({ do: 'require', that: { not: { equal: [number(), randomInt(rng, 3)] } } }),
       () => ({
         ...{ do: 'if', by, that: { less: [number(), 2] } },
@@ -87,6 +102,7 @@ const mixedOften = (rng: Rng): Json => {
       { do: 'choose', name: 'some', from: 1, to: 2 },
       ...(often(0.4) ? [{ do: 'turn card', packet: 'pack', place: 2 }] : []),
       { do: 'mix', packet: 'pack' },
+      ...(often(0.5) ? [look()] : []),
       ...Array.from({ length: 2 + randomInt(rng, 6) }, step),
       { do: 'claim', that: { less: [number(), 2] } },
     ],
@@ -95,10 +111,9 @@ const mixedOften = (rng: Rng): Json => {
 
 test('few cards mixed again and again: a plain second reading finds the same', () => {
   let [run, ordered] = [0, 0];
-  const from = Number(process.env['FROM'] ?? 1);
-  for (let seed = from; seed < from + Number(process.env['N'] ?? 250); seed++) {
+  for (let seed = 1; seed <= RUNS; seed++) {
     const value = mixedOften(seededRng(seed));
-    const slow = proveSlowly(value, 1500);
+    const slow = proveSlowly(value, MOST);
     if (!slow) continue;
     run++;
     const args = { procedure: read(value), often: seed % 2 === 0 ? 0 : undefined };
@@ -120,4 +135,60 @@ test('few cards mixed again and again: a plain second reading finds the same', (
   }
   expect(run).toBeGreaterThan(150);
   expect(ordered).toBeGreaterThan(50);
+});
+
+describe('a whole pack that was mixed', () => {
+  const four = LEARNT.filter((card) => card.endsWith('S'))
+    .slice(0, 4)
+    .map((card) => ({ card }));
+  const shuffled = (...steps: readonly Step[]): Procedure =>
+    read({
+      name: 'x',
+      version: 2,
+      packets: { pack: LEARNT },
+      steps: [{ do: 'mix', packet: 'pack' }, ...steps],
+    });
+
+  test('of four cards each is met first as often', () => {
+    const what = { 'first among': four, in: 'pack', towards: 'face' };
+    const procedure = shuffled(
+      { do: 'see', what, name: 'met' },
+      { do: 'claim', that: { equal: ['met', four[0]] } },
+    );
+    expect(weigh(procedure)?.held).toBeCloseTo(1 / 4, 12);
+    expect(prove(procedure)).toMatchObject({ cases: 1, failed: 1, complete: true });
+  });
+
+  test('how many of four lie among ten is told by the hypergeometric law', () => {
+    const ways = (n: number, k: number): number => (k === 0 ? 1 : (ways(n - 1, k - 1) * n) / k);
+    for (const most of [0, 1, 2, 3]) {
+      const procedure = shuffled(
+        { do: 'lift', count: 10, from: 'pack', onto: 'hand' },
+        { do: 'claim', that: { 'at most': [{ 'how many of': four, in: 'hand' }, most] } },
+      );
+      const law = Array.from({ length: most + 1 }, (_, k) => (ways(4, k) * ways(48, 10 - k)) / ways(52, 10));
+      expect(weigh(procedure)?.held).toBeCloseTo(
+        law.reduce((sum, each) => sum + each, 0),
+        12,
+      );
+    }
+  });
+
+  test('a card that was looked at is found again wherever it goes, and need not be known', () => {
+    const procedure = shuffled(
+      { do: 'choose', name: 'first', from: 1, to: 52 },
+      { do: 'see', what: { 'card at': 'first', of: 'pack' }, name: 'theirs', by: 'helper' },
+      { do: 'take', place: 'first', from: 'pack', onto: 'hand', by: 'helper' },
+      { do: 'put', packet: 'hand', where: 'on', other: 'pack', by: 'helper' },
+      { do: 'choose', name: 'cut', from: 0, to: 51 },
+      { do: 'cut', packet: 'pack', count: 'cut', by: 'helper' },
+      {
+        do: 'claim',
+        that: {
+          equal: [{ 'place of': 'theirs', in: 'pack' }, { around: [{ difference: [1, 'cut'] }, 52] }],
+        },
+      },
+    );
+    expect(prove(procedure)).toMatchObject({ cases: 52 * 52, held: 52 * 52, complete: true });
+  });
 });
