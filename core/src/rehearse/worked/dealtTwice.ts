@@ -3,14 +3,14 @@ import type { Worked } from './worked';
 
 const dealtTwice = (name: string, least: number, note: string): Procedure => ({
   name,
-  needs: 'Twenty cards with two queens of hearts among them.',
-  'set-up': 'One queen on top of the packet, the other in an envelope.',
-  reset: 'Put the queen back on top.',
+  needs: 'Eighteen cards with two nines of hearts among them.',
+  'set-up': 'One nine on top of the packet, the other in an envelope.',
+  reset: 'Put the nine back on top.',
   note,
-  packets: { packet: ['QH', { indifferent: 19 }], envelope: ['QH*'] },
+  packets: { packet: ['9H', { indifferent: 17 }], envelope: ['9H*'] },
   steps: [
     {
-      ...{ do: 'choose', name: 'number', from: least, to: 20, told: true, likely: { around: 11, within: 4 } },
+      ...{ do: 'choose', name: 'number', from: least, to: 18, told: true, likely: { around: 10, within: 4 } },
       says: 'Name a number, up to how many there are.',
     },
     { do: 'deal', count: 'number', from: 'packet', onto: 'table', by: 'helper' },
@@ -35,12 +35,12 @@ export const DEALT_TWICE_FROM_NONE: Worked = {
     0,
     'Meant to fail: whoever names nought deals no card, and there is none to turn over.',
   ),
-  proof: { held: 20, outs: 0, failed: 1 },
+  proof: { held: 18, outs: 0, failed: 1 },
   fails: { when: 'number is 0', mended: 'Dealt back and dealt again' },
 };
 
 export const DEALT_TWICE: Worked = {
-  procedure: dealtTwice('Dealt back and dealt again', 1, 'Holds for every number from 1 to 20.'),
-  proof: { held: 20, outs: 0, failed: 0 },
+  procedure: dealtTwice('Dealt back and dealt again', 1, 'Holds for every number from 1 to 18.'),
+  proof: { held: 18, outs: 0, failed: 0 },
   restore: [{ do: 'put', packet: 'table', where: 'on', other: 'packet' }],
 };

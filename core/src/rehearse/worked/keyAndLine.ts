@@ -45,15 +45,15 @@ export const KEY_AND_LINE: Worked = {
 };
 
 /** So many cards lie below the key. */
-const UNDER = 16;
+const UNDER = 14;
 
 export const KEY_IN_SHUFFLED: Worked = {
   procedure: {
-    name: 'Sixteen under the key of a shuffled pack',
+    name: 'Fourteen under the key of a shuffled pack',
     needs: 'Any pack of 52, which they shuffle.',
-    'set-up': 'Glimpse the seventeenth card from the face when you get it back: sixteen lie under it.',
+    'set-up': 'Glimpse the fifteenth card from the face when you get it back: fourteen lie under it.',
     reset: 'None.',
-    note: 'Chance enters with their shuffle, and changes nothing: it holds for every shuffle, card, cut and number.',
+    note: 'Holds for every shuffle, card, cut and number.',
     packets: { pack: LEARNT },
     steps: [
       { do: 'mix', packet: 'pack', by: 'helper', says: 'Shuffle, as long as you like.' },
@@ -71,5 +71,5 @@ export const KEY_IN_SHUFFLED: Worked = {
       ...toTheirNumber({ around: [{ sum: ['key place', UNDER + 1] }, 52] }),
     ],
   },
-  chance: [0.999, 1.0001],
+  proof: { held: (52 - UNDER - 1) * 51 * 52, outs: 0, failed: 0 },
 };

@@ -6,8 +6,8 @@ import type { Worked } from './worked';
 
 /** Cards none of which is another's mate, and their mates in the same order. */
 const mate = (text: string): string => formatCard(mateOf(parseCard(text) ?? 0));
-const UPPER = LEARNT.filter((text, index) => !LEARNT.slice(0, index).includes(mate(text)));
-const LOWER = UPPER.map(mate);
+export const UPPER = LEARNT.filter((text, index) => !LEARNT.slice(0, index).includes(mate(text)));
+export const LOWER = UPPER.map(mate);
 
 const mates: Condition = {
   all: [

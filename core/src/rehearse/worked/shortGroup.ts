@@ -1,53 +1,100 @@
-import { Condition } from '../../procedure/procedure';
+import { Expression, Step } from '../../procedure/procedure';
 import type { Worked } from './worked';
 
-const RANKS = [...'A23456789TJQK'];
-/** Thirteen groups of four of a kind, from the aces on. */
-const GROUPS = RANKS.flatMap((rank) => [...'CHSD'].map((suit) => rank + suit));
+const group = (rank: string): readonly string[] => [...'CHSD'].map((suit) => rank + suit);
+const [KINGS, QUEENS, TENS] = ['K', 'Q', 'T'].map(group);
+
+const seeHowMany = (these: string, name: string): Step => ({
+  ...{ do: 'see', what: { 'how many of': these, in: 'pack' }, name },
+});
+const ofItsRank = (suit: string): Expression => ({
+  'rank from': 'theirs',
+  'suit from': { card: `A${suit}` },
+});
+const namesOf = (one: string, other: string): readonly Step[] => [
+  { do: 'work out', name: 'of the other colour', what: ofItsRank(one) },
+  { do: 'work out', name: 'second of that colour', what: ofItsRank(other) },
+];
+const load = (card: string): Step => ({ do: 'take', card, from: 'pack', onto: 'at hand' });
+const shown = (place: number): Expression => ({ 'card at': place, of: 'pack' });
 
 export const SHORT_GROUP: Worked = {
   procedure: {
-    name: 'Groups about the middle, and three to the top',
-    needs: 'A pack in groups of four of a kind.',
-    'set-up': 'The groups from ace to king.',
-    reset: 'Cut the aces to the top again, with their card among its kind.',
-    note: 'Holds where they lift 17 to 36, about the middle; the card that you glimpse names theirs.',
-    packets: { pack: GROUPS },
-    orders: { groups: GROUPS },
+    ...{ format: 'enumeron procedure', version: 2, name: 'Groups about the middle, and three to the top' },
+    needs: 'Any pack: four kings, four queens and four tens together in the middle.',
+    'set-up': 'Twenty indifferent cards, kings, queens, tens, and twenty more.',
+    reset: 'Bring the groups together again in the middle.',
+    note: 'Holds where they cut 20 to 31; else no group is short, and you give the card back before anybody has looked.',
+    packets: { pack: [{ indifferent: 20 }, ...KINGS, ...QUEENS, ...TENS, { indifferent: 20 }] },
+    orders: { kings: KINGS, queens: QUEENS, tens: TENS, groups: [...KINGS, ...QUEENS, ...TENS] },
     steps: [
       {
-        ...{ do: 'choose', name: 'lifted', from: 17, to: 36, likely: { around: 26, within: 4 } },
-        says: 'Lift about half, and take the card that you have cut to.',
+        ...{ do: 'choose', name: 'cut', from: 1, to: 51, likely: { around: 26, within: 3 } },
+        note: 'You are turned away.',
+        says: 'Cut about half, and complete the cut.',
       },
-      { do: 'lift', count: 'lifted', from: 'pack', onto: 'hand', by: 'helper' },
-      { do: 'see', what: { 'top of': 'pack' }, name: 'their card', by: 'helper' },
-      { do: 'lift', count: 1, from: 'pack', onto: 'pocket', by: 'helper' },
-      { do: 'see', what: { 'face of': 'hand' }, name: 'glimpsed' },
-      { do: 'put', packet: 'hand', where: 'on', other: 'pack', by: 'helper' },
-      { do: 'work out', name: 'theirs', what: { 'stack number of': 'glimpsed', in: 'groups' } },
+      { do: 'cut', packet: 'pack', count: 'cut', by: 'helper' },
       {
-        do: 'work out',
-        name: 'named',
-        what: { 'card with stack number': { sum: ['theirs', 1] }, in: 'groups' },
+        ...{ do: 'lift', count: 1, from: 'pack', onto: 'till drawer', by: 'helper' },
+        says: 'Put the top card into the till, and do not look yet.',
       },
-      { do: 'claim', that: { equal: ['named', 'their card'] }, words: 'You know their card.' },
-      // Its group lacks one now, and everything above it is whole.
-      { do: 'work out', name: 'above', what: { product: [4, { difference: [{ 'rank of': 'named' }, 1] }] } },
-      { do: 'cut', packet: 'pack', count: 'above' },
+      { do: 'mix', packet: 'pack', by: 'helper', says: 'Mix the rest as long as you like.' },
+      seeHowMany('kings', 'kings there'),
+      seeHowMany('queens', 'queens there'),
+      {
+        ...seeHowMany('tens', 'tens there'),
+        note: 'One look through; what is at hand of the group with three you bring near the top.',
+      },
+      {
+        do: 'if',
+        that: { equal: [{ sum: ['kings there', 'queens there', 'tens there'] }, 12] },
+        then: [
+          {
+            ...{
+              do: 'out',
+              words: 'No group is short: take the card back, it was to see that they mix well.',
+            },
+            steps: [{ do: 'put', packet: 'till drawer', where: 'on', other: 'pack' }],
+          },
+        ],
+      },
+      {
+        do: 'see',
+        what: { 'top of': 'till drawer' },
+        name: 'their card',
+        by: 'helper',
+        says: 'Look at it now.',
+      },
+      {
+        do: 'see',
+        what: { 'first of': 'groups', 'not in': 'pack' },
+        name: 'theirs',
+        note: 'The second look.',
+      },
+      {
+        do: 'if',
+        that: { equal: [{ 'colour of': 'theirs' }, 0] },
+        then: namesOf('H', 'D'),
+        otherwise: namesOf('C', 'S'),
+      },
+      { do: 'work out', name: 'mate', what: { 'mate of': 'theirs' } },
+      load('mate'),
+      load('second of that colour'),
+      load('of the other colour'),
+      { do: 'put', packet: 'at hand', where: 'on', other: 'pack' },
+      { do: 'claim', that: { equal: ['theirs', 'their card'] }, words: 'You know their card.' },
       {
         do: 'claim',
         that: {
-          all: [1, 2, 3].map((place): Condition => ({
-            equal: [{ 'rank of': { 'card at': place, of: 'pack' } }, { 'rank of': 'their card' }],
-          })),
+          all: [
+            { not: { equal: [{ 'colour of': shown(1) }, { 'colour of': 'their card' }] } },
+            { equal: [{ 'rank of': shown(2) }, { 'rank of': 'their card' }] },
+            { equal: [shown(3), { 'mate of': 'their card' }] },
+          ],
         },
-        words: 'The other three of its kind lie on top.',
+        words: 'Three are dealt: they tell its colour, its value and its suit.',
       },
     ],
   },
-  proof: { held: 20, outs: 0, failed: 0 },
-  restore: [
-    { do: 'cut', packet: 'pack', count: { difference: [51, 'above'] } },
-    { do: 'insert', packet: 'pocket', into: 'pack', place: { sum: ['theirs', 1] } },
-  ],
+  proof: { held: 12, outs: 39, failed: 0 },
 };

@@ -3,19 +3,24 @@ import { COUNT_DOWN } from './countDown';
 import { COUNTED_PACKET } from './countedPacket';
 import { DEALT_FREELY } from './dealtFreely';
 import { DEALT_TWICE, DEALT_TWICE_FROM_NONE } from './dealtTwice';
-import { FOUR_COLUMNS } from './fourColumns';
+import { DEALT_KEY, DEALT_KEY_ONE, DEALT_KEY_TWO } from './dealtKey';
 import { FOUR_HEAPS, FOUR_HEAPS_ASKED } from './fourHeaps';
 import { KEY_AND_LINE, KEY_IN_SHUFFLED } from './keyAndLine';
 import { LIKE_PAIR, LIKE_PAIR_UNMINDED } from './likePair';
+import { LOST_AND_PLACED, LOST_AND_PLACED_BORROWED } from './lostAndPlaced';
 import { MADE_OF_TWO } from './madeOfTwo';
 import { MIRRORED_HALVES, MIRRORED_TWO } from './mirroredHalves';
+import { OTHER_PACK } from './otherPack';
+import { OTHERS_FOLLOW } from './othersFollow';
 import { RIFFLED_BANK } from './riffledBank';
 import { RIFFLED_KEY } from './riffledKey';
+import { RUN_IN_DIGITS } from './runInDigits';
+import { RUN_IS_SHORT } from './runIsShort';
 import { TURNED_TWICE, TURNED_TWICE_DEEPER } from './turnedTwice';
 import { SHORT_GROUP } from './shortGroup';
+import { TWIN_HALVES, TWIN_HALVES_TWO } from './twinHalves';
 import { TWO_AT_NUMBERS } from './twoAtNumbers';
 import { TWO_CUTS } from './twoCuts';
-import { TWO_ELIMINATIONS } from './twoEliminations';
 import { TWO_RANKS } from './twoRanks';
 import { WOVEN_JOKER } from './wovenJoker';
 
@@ -45,13 +50,11 @@ export const WORKED: readonly Worked[] = [
   COUNT_DOWN,
   DEALT_FREELY,
   TWO_RANKS,
-  TWO_ELIMINATIONS,
   KEY_AND_LINE,
   KEY_IN_SHUFFLED,
   TWO_AT_NUMBERS,
   MADE_OF_TWO,
   WOVEN_JOKER,
-  FOUR_COLUMNS,
   MIRRORED_HALVES,
   MIRRORED_TWO,
   LIKE_PAIR_UNMINDED,
@@ -59,4 +62,15 @@ export const WORKED: readonly Worked[] = [
   SHORT_GROUP,
   RIFFLED_KEY,
   RIFFLED_BANK,
+  DEALT_KEY,
+  DEALT_KEY_ONE,
+  DEALT_KEY_TWO,
+  TWIN_HALVES,
+  TWIN_HALVES_TWO,
+  LOST_AND_PLACED,
+  LOST_AND_PLACED_BORROWED,
+  OTHER_PACK,
+  RUN_IN_DIGITS,
+  RUN_IS_SHORT,
+  OTHERS_FOLLOW,
 ];
