@@ -44,6 +44,8 @@ test.each(readable.filter((each) => !hasChance(each)).map((each) => [each.name, 
 );
 
 const { procedure: twoCuts } = WORKED[0];
+const { procedure: like } =
+  WORKED.find(({ procedure: { name } }) => name.endsWith('one placed')) ?? WORKED[0];
 
 test('a world waits for what is not chosen, and for what cannot be chosen', () => {
   expect(actOut(twoCuts, [])).toMatchObject({ asked: { path: '1', name: 'first cut', from: 1, to: 50 } });
@@ -102,11 +104,11 @@ test('shuffled by chance, the same seed gives the same', () => {
 
 describe('what the performer can know', () => {
   /** The same, counted by acting out every case: scenes behind the same step, with the same of what is known. */
-  const counted = (procedure: Procedure, chosen: readonly number[]): unknown => {
+  const counted = (procedure: Procedure, chosen: readonly number[], seeds = [1]): unknown => {
     const sights = ({ path, names }: Scene): string =>
       JSON.stringify([path, names.filter(({ known }) => known)]);
-    const worlds = (casesOf(procedure)?.cases ?? []).flatMap(
-      ({ values }) => actOut(procedure, values).scenes,
+    const worlds = (casesOf(procedure)?.cases ?? []).flatMap(({ values }) =>
+      seeds.flatMap((seed) => actOut(procedure, values, seed).scenes),
     );
     return actOut(procedure, chosen).scenes.map((scene) => {
       const alike = worlds.filter((other) => sights(other) === sights(scene));
@@ -121,9 +123,29 @@ describe('what the performer can know', () => {
   test.each([
     ['two cuts', twoCuts, [14, 23]],
     ['dealt twice', WORKED[6].procedure, [7]],
-    ['a packet counted', WORKED[7].procedure, [25]],
+    ['a like pair', like, [25]],
   ] as const)('%s', (_, procedure, chosen) => {
     expect(knowing({ procedure, chosen })).toEqual(counted(procedure, chosen));
+  });
+
+  test.each([
+    ['nothing of what is mixed', []],
+    ['what was seen on top', [{ do: 'see', what: { 'top of': 'pack' }, name: 'seen' }]],
+    ['what is alike', [{ do: 'take', card: { card: '7D' }, from: 'pack', onto: 'hand' }]],
+    ['what lies below', [{ do: 'mix', packet: 'pack', 'keep top': 2 }]],
+  ] as const)('of a packet that was mixed: %s', (_, steps) => {
+    const procedure: Procedure = {
+      ...{ name: 'Mixed', version: 2, packets: { pack: ['7D', '-', '-', 'KC'] } },
+      steps: [
+        { do: 'choose', name: 'lifted', from: 1, to: 3, told: true },
+        { do: 'mix', packet: 'pack', 'keep face': 1, by: 'helper' },
+        ...steps,
+        { do: 'lift', count: 'lifted', from: 'pack', onto: 'table', by: 'helper' },
+      ],
+    };
+    // So many seeds bring about every order.
+    const seeds = Array.from({ length: 60 }, (_, index) => index + 1);
+    expect(knowing({ procedure, chosen: [2] })).toEqual(counted(procedure, [2], seeds));
   });
 
   test('inside a way that was chosen in secret nothing is known that is not so in the other ways', () => {

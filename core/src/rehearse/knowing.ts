@@ -94,7 +94,8 @@ const compare = ({ table }: Machine, moment: Moment, cards: Uint8Array): boolean
     const acted = scene.packets[packet].cards;
     let left = 0;
     for (const place of places)
-      if (place < count && (cards[place] & (FACE_UP - 1)) === acted[place].card) places[left++] = place;
+      if (place < count && table.surely(cards[place] & (FACE_UP - 1)) === acted[place].card)
+        places[left++] = place;
     places.length = left;
   }
   return isOpen(moment);
