@@ -5,6 +5,7 @@ import { parseFact } from '@enumeron/core/reckon/facts';
 import { freshApp, until } from '../../../testing/fresh';
 import { undone } from '../../../testing/undo';
 import { render, Rendered } from '../../../testing/render';
+import type { Procedure } from '@enumeron/core/procedure';
 import { WORKED } from '@enumeron/core/file/rehearse/worked/worked';
 import { Database } from '../../storage/database';
 import { PROCEDURES } from '../../nouns/procedures/procedures.kind';
@@ -193,9 +194,12 @@ describe('a pattern', () => {
 });
 
 describe('a procedure that was sent from Rehearse', () => {
-  const send = async (name: string): Promise<Sent> => {
-    const procedure = WORKED.find((each) => each.procedure.name === name)?.procedure;
-    if (!procedure) throw new Error(name);
+  const worked = (name: string): Procedure => {
+    const found = WORKED.find((each) => each.procedure.name === name)?.procedure;
+    if (!found) throw new Error(name);
+    return found;
+  };
+  const send = async (name: string, procedure = worked(name)): Promise<Sent> => {
     await db.rows(PROCEDURES).put({ id: 'mine', procedure, at: 1 });
     const store = TestBed.inject(SentStore);
     await until(() => store.isReady());
@@ -228,7 +232,24 @@ describe('a procedure that was sent from Rehearse', () => {
   });
 
   test('has the answer that is wanted, of all that it finds', async () => {
-    const { path } = await send('Groups about the middle, and three to the top');
+    const groups = [...'A23456789TJQK'].flatMap((rank) => [...'CHSD'].map((suit) => rank + suit));
+    const { path } = await send('A group that is short', {
+      ...{ name: 'A group that is short', packets: { pack: groups }, orders: { groups } },
+      steps: [
+        { do: 'choose', name: 'lifted', from: 17, to: 36 },
+        { do: 'lift', count: 'lifted', from: 'pack', onto: 'hand', by: 'helper' },
+        { do: 'see', what: { 'face of': 'hand' }, name: 'glimpsed' },
+        { do: 'work out', name: 'theirs', what: { 'stack number of': 'glimpsed', in: 'groups' } },
+        {
+          ...{ do: 'work out', name: 'named' },
+          what: { 'card with stack number': { sum: ['theirs', 1] }, in: 'groups' },
+        },
+        {
+          ...{ do: 'work out', name: 'above' },
+          what: { product: [4, { difference: [{ 'rank of': 'named' }, 1] }] },
+        },
+      ],
+    });
     const ranks = RANKS.flatMap((rank) => [0, 1, 2, 3].map((suit) => cardOf(rank, suit as 0)));
     await pack.use({ ...tidemark, id: 'groups', name: 'Groups', cards: ranks });
     const rendered = await render(PatternView, { path });
