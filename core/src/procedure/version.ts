@@ -9,23 +9,29 @@ const usesForm = (value: unknown): boolean => {
   return form?.since === 2 || Object.values(value).some(usesForm);
 };
 
-const isLater = (step: Step): boolean => {
-  const fields = Object.entries(step).filter(([field]) => !HOLDS_STEPS.has(field));
-  return (
-    fields.some(([field]) => LATER[step.do]?.includes(field)) ||
-    (step.do === 'out' && step.steps !== undefined) ||
-    fields.some(([, value]) => usesForm(value)) ||
-    insideOf(step).some((inside) => inside.some(isLater))
-  );
-};
+/** What is inside a step is looked at as steps of their own. */
 const HOLDS_STEPS: ReadonlySet<string> = new Set(['of', 'then', 'otherwise', 'steps']);
+
+/** What was found of a step: the same step is looked at again at each key, beside a thousand others. */
+const FOUND = new WeakMap<Step, boolean>();
+
+const isLater = (step: Step): boolean => {
+  const before = FOUND.get(step);
+  if (before !== undefined) return before;
+  const found =
+    Object.keys(step).some((field) => LATER[step.do]?.includes(field)) ||
+    Object.entries(step).some(([field, value]) => !HOLDS_STEPS.has(field) && usesForm(value)) ||
+    insideOf(step).some((inside) => inside.some(isLater));
+  FOUND.set(step, found);
+  return found;
+};
 
 /** The version of the language that a procedure needs: 2 where it uses what came with that. */
 export const versionNeeded = ({ steps, packets }: Pick<Procedure, 'steps' | 'packets'>): 1 | 2 =>
   steps.some(isLater) || usesForm(packets) ? 2 : 1;
 
 /** The same procedure, said to be of the version that it needs. */
-export const inItsVersion = (procedure: Procedure): Procedure => ({
-  ...procedure,
-  version: versionNeeded(procedure),
-});
+export const inItsVersion = (procedure: Procedure): Procedure => {
+  const version = versionNeeded(procedure);
+  return version === (procedure.version ?? 1) ? procedure : { ...procedure, version };
+};

@@ -1,5 +1,6 @@
 import { numberOrder } from '../deck/order';
 import { STEPS } from '../procedure/steps';
+import { inItsVersion } from '../procedure/version';
 import { Step } from '../procedure/procedure';
 import { insertSteps } from './editSteps';
 import { newProcedure } from './newProcedure';
@@ -7,6 +8,7 @@ import { GROUPS, offersFor, PALETTE, surroundings } from './palette';
 import { prove, hasChance } from './prove';
 import { readProcedure } from './readProcedure';
 import { sayStep } from './sentence';
+import { TRADE_WORDS } from './tradeWords';
 
 const empty = newProcedure('New', numberOrder());
 /** With something seen and something chosen, so that there is something to name. */
@@ -23,10 +25,10 @@ test.each(PALETTE.map((offered) => [offered.words, offered] as const))(
   (_, offered) => {
     const steps = insertSteps(begun.steps, [3], offered.make(surroundings(begun, [3])));
     // What is by the performer and uses what the helper chose is the performer's to mend.
-    const read = readProcedure({ ...begun, steps });
+    const read = readProcedure(inItsVersion({ ...begun, steps }));
     const wheres = read.ok ? [] : read.problems.map(({ what }) => what);
-    expect(wheres.filter((what) => !what.includes('know'))).toEqual([]);
-    const alone = readProcedure({ ...empty, steps: offered.make(surroundings(empty, [1])) });
+    expect(wheres.filter((what) => !what.startsWith('The performer does not know'))).toEqual([]);
+    const alone = readProcedure(inItsVersion({ ...empty, steps: offered.make(surroundings(empty, [1])) }));
     if (alone.ok && !hasChance(alone.procedure)) expect(prove(alone.procedure).complete).toBe(true);
   },
 );
@@ -48,6 +50,24 @@ test.each([
   ['turn ov', 'they turn a packet over'],
 ])('“%s” offers “%s” first', (typed, first) => {
   expect(offersFor(typed).at(0)?.words).toBe(first);
+});
+
+test.each(Object.entries(TRADE_WORDS))(
+  '“%s” is a word of the trade, and leads to its steps',
+  (word, sentences) => {
+    const offered = offersFor(word).map(({ words }) => words);
+    for (const sentence of sentences) {
+      expect(PALETTE.map(({ words }) => words)).toContain(sentence);
+      expect(offered).toContain(sentence);
+    }
+  },
+);
+
+test('words beside one of the trade narrow what it means', () => {
+  expect(Object.keys(TRADE_WORDS).length).toBeGreaterThanOrEqual(30);
+  expect(offersFor('glimpse').at(0)?.words).toBe('I see the face card');
+  expect(offersFor('I glimpse the top').at(0)?.words).toBe('I see the top card');
+  expect(offersFor('they swap').at(0)?.words).toBe('they let two packets change places');
 });
 
 test('nonsense offers nothing, and nothing typed everything', () => {

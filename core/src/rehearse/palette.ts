@@ -2,6 +2,7 @@ import { Kind } from '../procedure/form';
 import { Condition, Expression, Procedure, Step, StepOf } from '../procedure/procedure';
 import { givesKnown, kindsOf, namesIn, packetsOf } from '../procedure/walk';
 import { stepAt, Path } from './editSteps';
+import { tradeWordsFor } from './tradeWords';
 
 /** What a new step is made from: what there is to name at its place. */
 export interface Surroundings {
@@ -99,6 +100,9 @@ const seen = (
     },
   ]);
 
+/** *These* cards: an order, where there is one. */
+const these = ({ orders, card }: Surroundings): unknown => (orders.length > 0 ? orders[0] : [card]);
+
 const chosen = (name: string, around: Surroundings, most: Expression): StepOf<'choose'> => ({
   ...{ do: 'choose', name: unused(name, around), from: 1, to: most },
 });
@@ -121,6 +125,21 @@ export const PALETTE: readonly Offered[] = [
     const choice = chosen('cut', around, lessOne(packet(around)));
     return [choice, { do: 'cut', packet: packet(around), count: choice.name, ...HELPER }];
   }),
+  offered('they choose', 'they take any card and look at it', (around) => {
+    const place = chosen('taken', around, { 'size of': packet(around) });
+    return [
+      place,
+      {
+        ...{ do: 'see', what: { 'card at': place.name, of: packet(around) } },
+        ...{ name: unused('their card', around), ...HELPER },
+      },
+      { do: 'take', place: place.name, from: packet(around), onto: other(around), ...HELPER },
+    ];
+  }),
+  offered('they choose', 'they deal and stop when they like', (around) => {
+    const stop = chosen('stopped at', around, lessOne(packet(around)));
+    return [stop, { do: 'deal', count: stop.name, from: packet(around), onto: 'table', ...HELPER }];
+  }),
   offered('they choose', 'they choose a number', (around) => [
     chosen('number', around, { 'size of': packet(around) }),
   ]),
@@ -139,6 +158,14 @@ export const PALETTE: readonly Offered[] = [
   offered('they choose', 'I choose a number', (around) => [
     { ...chosen('number', around, { 'size of': packet(around) }), by: 'performer' },
   ]),
+  offered('they choose', 'I take about so many, uncounted', (around) => {
+    const some = {
+      ...chosen('some', around, lessOne(packet(around))),
+      by: 'performer',
+      uncounted: true,
+    } as const;
+    return [some, { do: 'lift', count: some.name, from: packet(around), onto: other(around), felt: true }];
+  }),
   ...movement('lift cards', (around) => ({
     ...{ do: 'lift', count: around.number, from: packet(around), onto: other(around) },
   })),
@@ -162,6 +189,28 @@ export const PALETTE: readonly Offered[] = [
   ...movement('take a card out', (around) => ({
     ...{ do: 'take', place: around.number, from: packet(around), onto: other(around) },
   })),
+  ...movement('take a card out by its face', (around) => ({
+    ...{ do: 'take', card: around.card, from: packet(around), onto: other(around) },
+  })),
+  offered('cards move', 'I give them the top card, whatever they say', (around) => [
+    { do: 'lift', count: 1, from: packet(around), onto: 'their hand' },
+  ]),
+  offered('cards move', 'I put a card into my pocket', (around) => [
+    { do: 'take', place: 1, from: packet(around), onto: 'pocket' },
+  ]),
+  offered('cards move', 'I cut where I feel it', (around) => [
+    { do: 'cut', packet: packet(around), count: around.number, felt: true },
+  ]),
+  ...(['they', 'I'] as const).map((who) =>
+    offered('cards move', `${who} let two packets change places`, (around) => {
+      const by = who === 'they' ? HELPER : {};
+      return [
+        { do: 'put', packet: packet(around), where: 'on', other: 'aside', ...by },
+        { do: 'put', packet: other(around), where: 'on', other: packet(around), ...by },
+        { do: 'put', packet: 'aside', where: 'on', other: other(around), ...by },
+      ];
+    }),
+  ),
   ...movement('put a card in', (around) => ({
     ...{ do: 'insert', packet: other(around), into: packet(around), place: 1 },
   })),
@@ -175,6 +224,25 @@ export const PALETTE: readonly Offered[] = [
   seen('the card at a place', 'I', (around) => ({ 'card at': 1, of: packet(around) })),
   seen('how many cards are in a packet', 'I', (around) => ({ 'size of': other(around) })),
   seen('how many lie face up', 'I', (around) => ({ 'face up in': packet(around) })),
+  seen('how many of some cards are in a packet', 'I', (around) => ({
+    ...{ 'how many of': these(around), in: packet(around) },
+  })),
+  seen('which of some cards is missing', 'I', (around) => ({
+    ...{ 'first of': these(around), 'not in': packet(around) },
+  })),
+  seen('the first of some cards, looking through', 'I', (around) => ({
+    ...{ 'first among': these(around), in: packet(around), towards: 'face' },
+  })),
+  seen('the next card behind one, looking through', 'I', (around) => ({
+    ...{ 'next after': around.card, in: packet(around), towards: 'face' },
+  })),
+  seen('where two mates lie together', 'I', (around) => ({ 'mates together in': packet(around) })),
+  offered('I see', 'they answer yes or no', (around) => [
+    {
+      ...{ do: 'see', what: { whether: condition(around) } },
+      ...{ name: unused('answer', around), by: 'all' as const },
+    },
+  ]),
   seen('the top card', 'they', (around) => ({ 'top of': packet(around) })),
   seen('the face card', 'they', (around) => ({ 'face of': other(around) })),
   seen('the top card', 'all', (around) => ({ 'top of': packet(around) })),
@@ -211,6 +279,7 @@ export const PALETTE: readonly Offered[] = [
     { do: 'repeat', while: { less: [0, { 'size of': packet(around) }] }, steps: [] },
   ]),
   offered('it branches', 'out', () => [{ do: 'out', words: 'What you do then.' }]),
+  offered('it branches', 'out, and clear up', () => [{ do: 'out', words: 'What you do then.', steps: [] }]),
   offered('it must be so', 'it must be so that', (around) => [
     { do: 'claim', that: { equal: [{ 'top of': packet(around) }, around.card] } },
   ]),
@@ -235,7 +304,18 @@ const begins = (typed: readonly string[], sentence: readonly string[]): boolean 
 const wordsIn = (text: string): string[] =>
   (text.toLowerCase().match(WORDS) ?? []).map((word) => (word === 'you' ? 'i' : word));
 
-/** The sentences that a text may be the beginning of; those that begin just so come first. */
+/** Beginnings that a word of the trade leads to, and those that fit the other words. */
+const byTradeWord = (typed: readonly string[]): readonly Offered[] => {
+  const at = typed.findIndex((word) => tradeWordsFor(word).length > 0);
+  if (at < 0) return [];
+  const others = typed.filter((_, index) => index !== at);
+  const sentences = tradeWordsFor(typed[at]);
+  const meant = sentences.flatMap((sentence) => PALETTE.filter(({ words }) => words === sentence));
+  const fitting = meant.filter(({ words }) => begins(others, wordsIn(words)));
+  return fitting.length > 0 ? fitting : meant;
+};
+
+/** The sentences that a text may be the beginning of, or that its words of the trade mean; the nearest come first. */
 export const offersFor = (text: string): readonly Offered[] => {
   const typed = wordsIn(text);
   const plain = typed.join(' ');
@@ -244,5 +324,5 @@ export const offersFor = (text: string): readonly Offered[] => {
     const sentence = wordsIn(words).join(' ');
     return sentence.startsWith(plain) ? 0 : sentence.replace(/^(they|i|all) /, '').startsWith(plain) ? 1 : 2;
   };
-  return [...found].sort((a, b) => rank(a) - rank(b));
+  return [...new Set([...found].sort((a, b) => rank(a) - rank(b)).concat(byTradeWord(typed)))];
 };

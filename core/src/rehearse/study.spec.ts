@@ -193,6 +193,7 @@ test('an estimate stops when its interval is as narrow as asked, and says the sa
 });
 
 describe('a packet in words', () => {
+  const hearts = [...'A23456789TJQK'].map((rank) => `${rank}H`);
   const rows = [
     ...WORKED.map(({ procedure }) => procedure),
     vector('A packet that knows its card, by givens'),
@@ -205,11 +206,25 @@ describe('a packet in words', () => {
     expect(rows.some(([row]) => row.some((part) => typeof part === 'object' && 'first' in part))).toBe(true);
   });
 
+  test('it stands on one line, long runs by their ends', () => {
+    const spades = [...'A23456789TJQK'].map((rank) => `${rank}S`);
+    expect(sayLaid([{ indifferent: 18 }, ...spades, { indifferent: 21 }])).toBe('18 -, AS 2S … KS, 21 -');
+    expect(sayLaid(['7D', ...[...spades].reverse(), '7D', '8D', '9D'])).toBe('7D KS QS … AS 7D 8D 9D');
+  });
+
   test.each([
     ['7d, 10♥ X1; 20 Indifferent', ['7D', 'TH', 'X1', { indifferent: 20 }]],
     ['- - 7D*', ['-', '-', '7D*']],
     ['52 - bank indifferent', [{ indifferent: { difference: [52, 'bank'] } }]],
     ['', []],
+    ['2 -, AS 2S … 5S, 3 -', [{ indifferent: 2 }, 'AS', '2S', '3S', '4S', '5S', { indifferent: 3 }]],
+    ['KH QH ... TH 7D -', ['KH', 'QH', 'JH', 'TH', '7D', '-']],
+    ['3C … 5C', ['3C', '4C', '5C']],
+    ['2D 4D … TD', ['2D', '4D', '6D', '8D', 'TD']],
+    ['bank -', [{ indifferent: 'bank' }]],
+    ['52 - bank -', [{ indifferent: { difference: [52, 'bank'] } }]],
+    ['- -', ['-', '-']],
+    ['first bank of AH 2H … KH, 7C', [{ first: 'bank', of: hearts }, '7C']],
   ])('“%s”', (text, parts) => {
     expect(readLaid(text, ['bank'])).toEqual({ ok: true, parts });
   });
@@ -218,6 +233,10 @@ describe('a packet in words', () => {
     ['7D 11H', '“11H” is no card.'],
     ['bunk indifferent', '“bunk” is not understood here.'],
     ['first bank of 7D 9Z', '“9Z” is no card.'],
+    ['AS … KH', '“…” leads from AS to KH by no step.'],
+    ['2D 4D … 9D', '“…” leads from 4D to 9D by no step.'],
+    ['AS …', 'Say where “…” ends.'],
+    ['… KS', '“…” leads from nothing to KS by no step.'],
   ])('“%s” is told as wrong', (text, what) => {
     expect(readLaid(text, ['bank'])).toEqual({ ok: false, what });
   });

@@ -2,6 +2,8 @@ import { computed, inject, Injectable, signal } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Problem } from '@enumeron/core/deck';
 import type { Procedure, Step } from '@enumeron/core/file/procedure/procedure';
+import { meant } from '@enumeron/core/file/procedure/meant';
+import { inItsVersion } from '@enumeron/core/file/procedure/version';
 import { packetsOf, namesIn } from '@enumeron/core/file/procedure/walk';
 import { DRAFT } from '@enumeron/core/file/rehearse/draft';
 import {
@@ -208,7 +210,10 @@ export class Desk {
       [placeOf(PROCEDURES, id)],
       ([row]) =>
         row && [
-          { ...without(row, 'sample'), procedure: { ...make(row.procedure), steps: row.procedure.steps } },
+          {
+            ...without(row, 'sample'),
+            procedure: inItsVersion({ ...make(row.procedure), steps: meant(row.procedure).steps }),
+          },
         ],
       about === '' ? undefined : `${id} ${about}`,
     );
@@ -261,11 +266,37 @@ export class Desk {
     this.edit(`change step ${line}`, [path], write, `${number} ${field}`);
   }
 
+  /** Writes a step in the place of one of the same kind. */
+  write(line: string, step: Step): void {
+    this.edit(`change step ${line}`, [pathOf(line)], (steps, [at]) => {
+      const before = stepAt(steps, at);
+      return before?.do === step.do ? replaceStep(steps, at, step) : steps;
+    });
+  }
+
+  /** Puts steps in behind the chosen ones, whatever these hold; gives why not. */
+  paste(steps: readonly Step[]): string | undefined {
+    const path = pathOf(this.chosen());
+    if (path.length % 2 === 0) return this.add(steps);
+    return this.add(steps, [...path.slice(0, -1), path[path.length - 1] + this.count()]);
+  }
+
+  /** Where one goes on from the words of a way: at its first step, or where that is written. */
+  goInside(branch: string): void {
+    const first = [...pathOf(branch), 1];
+    const step = stepAt(this.steps(), first);
+    if (!step) {
+      this.place(first);
+      return;
+    }
+    this.choose(sayPath(first));
+    this.wanted.set({ what: 'fields', path: sayPath(first) });
+  }
+
   /** Puts steps in; gives why not where there would be more than are read. */
-  add(steps: readonly Step[]): string | undefined {
+  add(steps: readonly Step[], path = this.adding()): string | undefined {
     if (countSteps(this.steps()) + countSteps(steps) > MOST_STEPS)
       return `A procedure has at most ${MOST_STEPS.toLocaleString('en')} steps. Take some out first.`;
-    const path = this.adding();
     const line = sayPath(path);
     const fresh = unnumbered(steps);
     const label = steps.length === 1 ? `add step ${line}` : `add ${steps.length.toString()} steps`;
@@ -373,14 +404,14 @@ interface Placed {
 }
 
 const stepsOf = (row: ProcedureRow | undefined): readonly Step[] =>
-  row ? numbered(row.procedure.steps, row.numbers) : [];
+  row ? numbered(meant(row.procedure).steps, row.numbers) : [];
 
 /** A row with other steps: their numbers stand beside them, so that the procedure is what a file would hold. */
 const withSteps = (row: ProcedureRow, made: readonly Step[]): ProcedureRow => {
   const steps = numbered(made);
   return {
     ...without(row, 'sample'),
-    procedure: { ...row.procedure, steps: unnumbered(steps) },
+    procedure: inItsVersion({ ...row.procedure, steps: unnumbered(steps) }),
     numbers: numbersOf(steps).filter((number) => number !== undefined),
   };
 };

@@ -39,6 +39,7 @@ import { SetUp } from './set-up';
         [value]="procedure()?.name ?? ''"
         (input)="rename(name.value)"
         (keydown.enter)="desk.wanted.set({ what: 'add' })"
+        (keydown.escape)="desk.wanted.set({ what: 'add' })"
       />
     </h2>
     @if (procedure()?.needs; as needs) {

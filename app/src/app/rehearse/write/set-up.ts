@@ -1,8 +1,17 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  ElementRef,
+  inject,
+  Injector,
+  signal,
+} from '@angular/core';
 import { formatCard, Card } from '@enumeron/core/deck';
 import type { Procedure } from '@enumeron/core/file/procedure/procedure';
 import { without } from '@enumeron/core/file/rehearse/editSteps';
-import { readLaid, sayLaid } from '@enumeron/core/file/rehearse/laidWords';
+import { readLaid, sayCards, sayLaid } from '@enumeron/core/file/rehearse/laidWords';
 import { OrdersStore } from '../../nouns/orders/orders.store';
 import { PackStore } from '../../nouns/pack/pack.store';
 import { Desk } from '../desk/desk.store';
@@ -35,6 +44,8 @@ const MOST_DIGITS = 1_000_000;
 })
 export class SetUp {
   private readonly desk = inject(Desk);
+  private readonly injector = inject(Injector);
+  private readonly host: HTMLElement = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   private readonly pack = inject(PackStore);
   private readonly orderList = inject(OrdersStore);
 
@@ -53,7 +64,7 @@ export class SetUp {
   );
   private readonly orders = computed(() =>
     Object.entries(this.desk.procedure()?.orders ?? {}).map(([name, order]) =>
-      this.written('orders', name, order.join(' '), order.length),
+      this.written('orders', name, sayCards(order), order.length),
     ),
   );
   protected readonly groups = computed(() => [
@@ -99,11 +110,32 @@ export class SetUp {
     );
   }
 
+  /** Enter goes on to the next field, and behind the last one to the steps; Shift and Enter break a line. */
+  protected goOn(event: Event): void {
+    const { target } = event;
+    if (!(event instanceof KeyboardEvent) || event.shiftKey || event.isComposing) return;
+    const isAdding = target instanceof HTMLInputElement && target.form !== null && target.value.trim() !== '';
+    if (isAdding || !(target instanceof HTMLTextAreaElement || target instanceof HTMLInputElement)) return;
+    event.preventDefault();
+    const fields = [...this.host.querySelectorAll<HTMLElement>('textarea, input')];
+    const next = fields.at(fields.indexOf(target) + 1);
+    if (next && next !== fields[0]) next.focus();
+    else this.desk.wanted.set({ what: 'add' });
+  }
+
   protected add(kind: Named, name: string): void {
     const named = name.trim().slice(0, 60);
     if (named === '' || Object.hasOwn(this.desk.procedure()?.[kind] ?? {}, named)) return;
     const value = kind === 'givens' ? 1 : [];
     this.desk.change(`add ${named}`, (procedure) => withNamed(procedure, kind, named, value));
+    // It is written at once.
+    afterNextRender(
+      {
+        read: () =>
+          this.host.querySelector<HTMLElement>(`[data-named="${CSS.escape(`${kind} ${named}`)}"]`)?.focus(),
+      },
+      { injector: this.injector },
+    );
   }
 
   protected remove(kind: Named, name: string): void {

@@ -2,6 +2,7 @@ import { Clipboard } from '@angular/cdk/clipboard';
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { MatAutocompleteOrigin } from '@angular/material/autocomplete';
 import { byOf, Likely, Step } from '@enumeron/core/file/procedure/procedure';
+import { LATER } from '@enumeron/core/file/procedure/steps';
 import { pathOf } from '@enumeron/core/file/rehearse/editSteps';
 import { sayWho, sentenceBehindWho } from '@enumeron/core/file/rehearse/sentence';
 import { Notices } from '../../platform/notices';
@@ -107,6 +108,23 @@ export class StepFields {
     return step.do === 'if' && (step.otherwise?.length ?? 0) > 0;
   });
 
+  /** What only the performer's own step may be: done by feel, or chosen uncounted. */
+  protected readonly flag = computed(() => {
+    const step = this.step();
+    if (byOf(step) !== 'performer') return undefined;
+    if (step.do === 'choose') return step.told ? undefined : { field: 'uncounted', label: 'uncounted' };
+    return LATER[step.do]?.includes('felt') ? { field: 'felt', label: 'by feel' } : undefined;
+  });
+  protected readonly byFace = computed(() => {
+    const step = this.step();
+    if (step.do !== 'take') return undefined;
+    return step.card === undefined ? 'look for a card' : 'the card at a place';
+  });
+  protected readonly clearsUp = computed(() => {
+    const step = this.step();
+    return step.do === 'out' && step.steps !== undefined;
+  });
+
   protected valueOf(field: string): unknown {
     return this.fields()[field];
   }
@@ -129,6 +147,37 @@ export class StepFields {
   protected removeWay(): void {
     const step = this.step();
     if (step.do === 'choose one' && step.of.length > 1) this.set('of', step.of.slice(0, -1));
+  }
+
+  /** Enter goes on to the next step from every field of one line; in words of several, Shift and Enter break the line. */
+  protected goOn(event: Event): void {
+    const { target } = event;
+    const isField =
+      target instanceof HTMLInputElement ||
+      target instanceof HTMLSelectElement ||
+      target instanceof HTMLTextAreaElement;
+    if (!isField || event.defaultPrevented || (event instanceof KeyboardEvent && event.isComposing)) return;
+    if (event instanceof KeyboardEvent && event.shiftKey) return;
+    event.preventDefault();
+    // What is written on change is written before one is elsewhere.
+    target.blur();
+    this.desk.wanted.set({ what: 'add' });
+  }
+
+  /** A card that is looked for through the faces, or the one at a place. */
+  protected takeOther(): void {
+    const step = this.step();
+    if (step.do !== 'take') return;
+    const { place, card, ...rest } = step;
+    this.desk.write(
+      this.path(),
+      card === undefined ? { ...rest, card: { card: 'AC' } } : { ...rest, place: 1 },
+    );
+  }
+
+  protected clearUp(): void {
+    this.set('steps', []);
+    this.desk.place([...pathOf(this.path()), 1, 1]);
   }
 
   protected otherwise(): void {

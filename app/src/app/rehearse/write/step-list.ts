@@ -199,9 +199,18 @@ export class StepList {
     if (this.isText(event)) return;
     const steps = stepsIn(event.clipboardData?.getData('text/plain') ?? '');
     if (!steps) return;
-    const problem = this.desk.add(steps);
+    const problem = this.desk.paste(steps);
     if (problem) void this.notices.show(problem);
     event.preventDefault();
+  }
+
+  /** Tab and Enter go on from the words of a way inside it. */
+  protected goOn(event: KeyboardEvent, line: Line): void {
+    const { key, shiftKey } = event;
+    if (key === 'Enter' ? event.isComposing : key !== 'Tab' || shiftKey) return;
+    event.preventDefault();
+    event.stopPropagation();
+    this.desk.goInside(line.path);
   }
 
   /** What stands in an option of a choice. */
