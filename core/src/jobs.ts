@@ -10,6 +10,7 @@ import { KNOWING } from './rehearse/knowing';
 import { TRY_QUESTION } from './odds/tryQuestion';
 import { PROOF, WEIGHT } from './rehearse/prove';
 import { STUDY } from './rehearse/study';
+import { VERDICT } from './rehearse/verdict';
 import { FORECAST } from './learn/forecast';
 import { RESCHEDULE } from './learn/reschedule';
 import { POSSIBLE } from './reckon/facts/deduce';
@@ -39,5 +40,6 @@ export const JOBS = {
   spreads: SPREADS,
   study: STUDY,
   'try question': TRY_QUESTION,
+  verdict: VERDICT,
   weight: WEIGHT,
 } as const;

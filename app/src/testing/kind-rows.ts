@@ -284,6 +284,19 @@ export const ROWS: Readonly<Record<string, fc.Arbitrary<unknown>>> = {
     { id: anyId, procedure: anyId, answer: fc.string({ minLength: 1, maxLength: 40 }), at: anyTime },
     { requiredKeys: ['id', 'procedure', 'at'] },
   ),
+  verdicts: fc.record({
+    id: fc.constant('verdicts'),
+    found: fc.dictionary(
+      anyId,
+      fc.record({
+        stamp: fc.stringMatching(/^[a-z0-9-]{1,30}$/),
+        says: fc.string({ minLength: 1, maxLength: 80 }),
+        picture: fc.stringMatching(/^[wof]{0,60}$/),
+        group: fc.constantFrom('always', 'outs', 'fails', 'chance', 'unfinished'),
+      }),
+      { maxKeys: 5 },
+    ),
+  }),
   lately: fc.record({
     id: fc.constant('lately'),
     ways: fc.array(fc.stringMatching(/^[a-z-]{0,20}$/), { maxLength: 20 }),

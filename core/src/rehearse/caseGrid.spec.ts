@@ -52,7 +52,7 @@ test('what failed before a choice stands at each of its values', () => {
 
 test('as a table, values in a row are taken together', () => {
   const rows = gridRows(caseGrid(tableOf(worked('Two cuts and a packet of numbers')), 0, 1));
-  expect(rows[28]).toEqual({ row: 30, held: '6 to 25', outs: '1 to 5, 26 to 29', failed: '–' });
+  expect(rows[28]).toEqual({ row: 30, held: '3 to 24', outs: '1 to 2, 25 to 29', failed: '–' });
 });
 
 test('the clearest axes are those of which the rule speaks', () => {

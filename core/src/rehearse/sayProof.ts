@@ -1,6 +1,7 @@
 import { MOST_FAILURES } from '../procedure/way';
 import { Proof } from './prove';
 import { Study } from './study';
+import { sayWorks } from './verdict';
 
 /** What came of a proof: one sentence, and what belongs to it. */
 export interface Said {
@@ -30,7 +31,9 @@ export const sayProof = ({
   proof,
   rules,
   claimed = true,
-}: Pick<Study, 'proof' | 'rules'> & Partial<Pick<Study, 'claimed'>>): Said => {
+  likely = false,
+  chances,
+}: Pick<Study, 'proof' | 'rules'> & Partial<Pick<Study, 'claimed' | 'likely' | 'chances'>>): Said => {
   const { cases: all, held, outs, failed, complete } = proof;
   const outRule =
     outs > 0 && rules.outs !== undefined && rules.outs !== 'always' ? `Out when ${rules.outs}` : '';
@@ -48,6 +51,13 @@ export const sayProof = ({
       more: `There are more cases than were tried. ${more}`.trim(),
     };
   if (all === 0) return { answer: 'No case is left', more: leftOut(proof) };
+  if (likely && chances && claimed && held < all) {
+    const rule = when(rules.failed);
+    const fails =
+      failed > 0 ? `${cases(failed)} ${failed === 1 ? 'fails' : 'fail'}${rule && `, ${rule}`}.` : '';
+    const ends = failed > 0 && outs > 0 ? sentence(endIn(outs)) : '';
+    return { answer: sayWorks(held, all, chances), more: [fails, ends, more].filter(Boolean).join(' ') };
+  }
   if (failed > 0) {
     const rule = when(rules.failed);
     const of = failed === all ? `all ${cases(all)}` : `${number(failed)} of ${cases(all)}`;

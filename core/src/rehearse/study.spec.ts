@@ -1,12 +1,13 @@
 import { runJob } from '../job/job';
 import { Procedure } from '../procedure/procedure';
-import { casesOf } from './cases';
+import { casesOf, End } from './cases';
 import { CURVE } from './curve';
 import { estimate } from './estimate';
 import { readLaid, sayLaid } from './laidWords';
 import { weigh } from './prove';
 import { failuresAt, sayProof } from './sayProof';
 import { ENDS, STUDY } from './study';
+import { PICTURE, pictureOf, sayVerdict, Verdict, verdictOf } from './verdict';
 import { WORKED } from './worked/worked';
 import { readProcedure } from './readProcedure';
 import vectors from '../../test/vectors/procedures.json';
@@ -30,8 +31,8 @@ test.each<[string, Procedure, readonly string[]]>([
     'with an out',
     worked('Two cuts and a packet of numbers'),
     [
-      'It works in 730 of 1,275 cases; 545 end in an out',
-      'No case fails. Out when second cut less first cut is under 5 or over 24.',
+      'Works 88 times in 100; 759 of 1,275 cases',
+      'No case fails. Out when second cut less first cut is under 6 or over 27.',
     ],
   ],
   [
@@ -42,12 +43,12 @@ test.each<[string, Procedure, readonly string[]]>([
   [
     'one fails',
     worked('Dealt back and dealt again, from none'),
-    ['It fails in 1 of 19 cases: always when number is 0', ''],
+    ['Works 99.6 times in 100; 18 of 19 cases', '1 case fails, always when number is 0.'],
   ],
   [
     'a rule of one heap',
     worked('Four heaps and their aces, any size'),
-    ['It fails in 238 of 3,332 cases: always when second heap is 1', ''],
+    ['Works 99.994 times in 100; 3,094 of 3,332 cases', '238 cases fail, always when second heap is 1.'],
   ],
   [
     'without a step',
@@ -239,5 +240,63 @@ describe('a packet in words', () => {
     ['… KS', '“…” leads from nothing to KS by no step.'],
   ])('“%s” is told as wrong', (text, what) => {
     expect(readLaid(text, ['bank'])).toEqual({ ok: false, what });
+  });
+});
+
+describe('the verdict of a list', () => {
+  const verdicts = WORKED.map((each) => ({ ...each, verdict: verdictOf(each.procedure) }));
+
+  test('says of every worked procedure what is stated of it', () => {
+    for (const { proof, chance, verdict, procedure } of verdicts) {
+      if (chance) {
+        expect(verdict.kind === 'tried' && verdict.held > chance[0] && verdict.held < chance[1]).toBe(true);
+        continue;
+      }
+      expect([procedure.name, verdict]).toMatchObject([
+        procedure.name,
+        { kind: 'proved', complete: true, counts: proof },
+      ]);
+    }
+  });
+
+  test('its picture has a letter for the worst of each part of the cases', () => {
+    expect(pictureOf(['held', 'failed', 'outs'])).toBe('wfo');
+    expect(pictureOf([])).toBe('');
+    const many = Array.from({ length: 600 }, (_, index): End => (index === 35 ? 'failed' : 'held'));
+    expect(pictureOf(many)).toBe(`www${'f'}${'w'.repeat(PICTURE - 4)}`);
+    for (const { verdict } of verdicts) {
+      if (verdict.kind !== 'proved') continue;
+      const { picture, counts } = verdict;
+      expect(picture.length).toBeLessThanOrEqual(PICTURE + 2);
+      // What there is of it shows.
+      expect([picture.includes('o'), picture.includes('f')]).toEqual([
+        counts.outs > 0 && (picture.includes('o') || counts.failed === 0),
+        counts.failed > 0,
+      ]);
+    }
+  });
+
+  test.each<[Verdict, string]>([
+    [{ kind: 'empty' }, 'No step yet'],
+    [verdictOf({ name: 'Begun', steps: [{ do: 'turn', packet: 'pack' }] }), 'Nothing is claimed yet'],
+    [
+      verdictOf({ name: 'Wrong', steps: [{ do: 'cut', packet: 'pack', count: 'n' }] }),
+      '1 thing to mend first',
+    ],
+    [verdictOf(worked('Twin halves, one card')), 'Works in all 2,704 cases'],
+    [verdictOf(worked('Dealt back and dealt again, from none')), 'Works 99.6 times in 100; 18 of 19 cases'],
+    [verdictOf(worked('A like pair, one lost, the place not minded')), 'Fails in 25 of 51 cases'],
+    [
+      verdictOf({
+        name: 'None',
+        steps: [
+          { do: 'require', that: { less: [2, 1] } },
+          { do: 'claim', that: { less: [1, 2] } },
+        ],
+      }),
+      'No case is left',
+    ],
+  ])('%j', (verdict, says) => {
+    expect(sayVerdict(verdict)).toBe(says);
   });
 });

@@ -7,7 +7,7 @@ import { claimsAnything } from '../procedure/walk';
 import { Cases, End, listCases, MOST_CASES } from './cases';
 import { NotToldApart, notToldApart } from './notToldApart';
 import { plainRule } from './plainRule';
-import { BUDGET, Chances, chancesOf, PROOF, Proof, ProofArgs, weights } from './prove';
+import { BUDGET, Chances, chancesOf, hasLikely, PROOF, Proof, ProofArgs, weights } from './prove';
 import { Widest, widestRange } from './widestRange';
 
 /** Every case as rows of numbers, so that it is handed over at once. */
@@ -34,6 +34,8 @@ export interface Study extends StudyProgress {
   readonly proof: Proof;
   /** Whether anything is claimed. */
   readonly claimed: boolean;
+  /** Whether it is stated of any choice how likely its values are. */
+  readonly likely: boolean;
   /** What the cases weigh by the likelihood of each choice, and the chances that come of it. */
   readonly weights: Counts | undefined;
   readonly chances: Chances | undefined;
@@ -98,7 +100,15 @@ const firstChoice = (procedure: Procedure): { readonly low: number; readonly hig
 export const STUDY: JobRule<StudyArgs, StudyProgress, Study> = {
   *start({ parts = 1, ...args }) {
     const claimed = claimsAnything(args.procedure.steps);
-    const nothing = { claimed, weights: undefined, chances: undefined, cases: undefined, apart: undefined };
+    const likely = hasLikely(args.procedure);
+    const nothing = {
+      claimed,
+      likely,
+      weights: undefined,
+      chances: undefined,
+      cases: undefined,
+      apart: undefined,
+    };
     const proof = yield* part(PROOF.start(args), (progress) => ({
       ...progress,
       share: progress.share / parts,
@@ -178,6 +188,7 @@ const describe = (parts: readonly Study[]): Study => {
     },
     rules: described ? { failed: plainRule(described, 'failed'), outs: plainRule(described, 'outs') } : {},
     claimed: parts[0].claimed,
+    likely: parts[0].likely,
     widest: described && widestRange(described),
     apart: parts.find(({ apart }) => apart)?.apart,
   };

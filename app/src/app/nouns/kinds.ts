@@ -22,6 +22,7 @@ import { SENT } from './procedures/sent.kind';
 import { SETTINGS } from './settings/settings.kind';
 import { SNAPSHOTS } from './backups/snapshots.kind';
 import { SUMS } from './learning/sums.kind';
+import { VERDICTS } from './procedures/verdicts.kind';
 import { WANTED } from './pack/wanted.kind';
 import { WEAVE_ROWS } from './weaves/weave-rows.kind';
 import { WEAVES_DONE } from './weaves/weaves.kind';
@@ -59,6 +60,7 @@ export const KINDS: readonly Kind[] = [
   WEAVES_DONE,
   PROCEDURES,
   SENT,
+  VERDICTS,
 ];
 
 export const kindNamed = (name: string): Kind | undefined => KINDS.find((kind) => kind.name === name);

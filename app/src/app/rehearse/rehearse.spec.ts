@@ -18,6 +18,7 @@ import { RailPreview } from '../nouns/pack/rail-preview';
 import { RUN_JOB, RunJob } from '../platform/workers/jobs';
 import { DeskPage } from './desk/desk-page';
 import { ProcedureList } from './list/procedure-list';
+import { VerdictsStore } from '../nouns/procedures/verdicts.store';
 import { ProceduresStore } from '../nouns/procedures/procedures.store';
 import { RehearseRoom } from './rehearse-room';
 import { ScriptPage } from './script/script-page';
@@ -171,7 +172,7 @@ test('what storage refuses to take of it is shown as sent all the same, and stor
 test('as a script it has what is said to an audience, the outs, the reset and what the proof found', async () => {
   const id = store.add({ ...TWO_CUTS, givens: { bank: 12 } }, 'begin');
   const page = await render(ScriptPage, { id });
-  await until(() => page.find('.proof').textContent.startsWith('It works in 730 of 1,275 cases'));
+  await until(() => page.find('.proof').textContent.startsWith('Works 88 times in 100; 759 of 1,275 cases'));
   expect(page.all('li')).toHaveLength(16);
   expect(page.all('em').map((each) => each.textContent)).toEqual([
     '“Cut off a small packet and turn it over.”',
@@ -208,11 +209,44 @@ test('one is begun, and one that was removed comes back', async () => {
   await until(() => router.url.startsWith('/rehearse/'));
   const id = router.url.split('/')[2];
   expect(kept(id).packets?.['pack']).toHaveLength(52);
+  // Nothing is written in it yet.
+  const desk = await render(DeskPage, { id });
+  expect(desk.text()).toContain('No step yet');
+  expect(store.all()).toEqual([]);
+  await desk.type('.name', 'Mine');
+  await until(() => store.all()?.length === 1);
+  expect(kept(id)).toMatchObject({ name: 'Mine', packets: { pack: expect.anything() as unknown } });
   await list.fixture.whenStable();
-  await list.click('Remove');
-  expect(store.find(id)).toBeUndefined();
+  (list.find('[aria-label="More of Mine"]') as HTMLButtonElement).click();
+  await until(() => document.querySelectorAll('[mat-menu-item]').length > 0);
+  [...document.querySelectorAll<HTMLButtonElement>('[mat-menu-item]')]
+    .find(({ textContent }) => textContent.includes('Remove'))
+    ?.click();
+  await until(() => store.all()?.length === 0);
   await undone();
-  await until(() => store.find(id)?.id === id);
+  await until(() => store.find(id)?.procedure.name === 'Mine');
+});
+
+test('the list tells what was found of each, keeps it, and is searched', async () => {
+  store.add(TWO_CUTS, 'begin');
+  store.add(worked('Dealt back and dealt again, from none'), 'begin');
+  store.add({ name: 'Begun', steps: [] }, 'begin');
+  const list = await render(ProcedureList);
+  await until(() => list.text().includes('Works 88 times in 100; 759 of 1,275 cases'));
+  await until(() => list.text().includes('Works 99.6 times in 100') && list.text().includes('No step yet'));
+  const kept = TestBed.inject(VerdictsStore);
+  await until(() => store.all()?.every(({ id, procedure }) => kept.of(id, procedure) !== undefined) ?? false);
+  const names = (): readonly string[] => list.all('.procedures strong').map(({ textContent }) => textContent);
+  await list.click('fail');
+  expect(names()).toEqual(['Dealt back and dealt again, from none']);
+  await list.click('all');
+  await list.type('.search', 'cuts numbers');
+  expect(names()).toEqual(['Two cuts and a packet of numbers']);
+  await list.type('.search', 'zyx');
+  expect(list.text()).toContain('None of your 3 procedures is such a one.');
+  // What is changed is found anew.
+  const [row] = store.all() ?? [];
+  expect(kept.of(row.id, { ...row.procedure, name: 'Another' })).toBeUndefined();
 });
 
 test.each([
@@ -474,7 +508,8 @@ test('a case is acted out step by step, the rail shows its pack, and the perform
 
 test('the smallest case that fails is one press away, and told where it fails', async () => {
   const page = await open(ANY_SIZE);
-  expect(answer(page)).toBe('It fails in 238 of 3,332 cases: always when second heap is 1');
+  expect(answer(page)).toBe('Works 99.994 times in 100; 3,094 of 3,332 cases');
+  expect(page.text()).toContain('238 cases fail, always when second heap is 1.');
   await page.click('Act it out');
   expect(page.text()).toContain('It fails at step 12: it cannot be done.');
   expect(page.find('.here.line').dataset['line']).toBe('12');
@@ -510,14 +545,14 @@ test('a long proof tells how far it is, is stopped, and goes on', async () => {
   runs = 'at once';
   await page.click('Try all cases');
   await settled(page);
-  expect(answer(page)).toContain('It works in 730 of 1,275 cases');
+  expect(answer(page)).toContain('759 of 1,275 cases');
 });
 
 test('what was found of one procedure, and acted out in it, is not shown of the next', async () => {
   const page = await open(TWO_CUTS);
   await page.type('en-act-panel input[type=number]', '14');
   await page.click('Choose it');
-  expect(answer(page)).toContain('730');
+  expect(answer(page)).toContain('759');
   expect(page.find('en-act-panel').textContent).toContain('Step 1 of');
   runs = 'on and on';
   await page.set('id', store.add(worked('Turned over twice, not asked deeper'), 'begin'));
@@ -525,7 +560,7 @@ test('what was found of one procedure, and acted out in it, is not shown of the 
   for (const wait of [0, 20, 400]) {
     await pass(wait);
     await page.fixture.whenStable();
-    expect(page.text()).not.toContain('730');
+    expect(page.text()).not.toContain('759');
     expect(page.text()).not.toContain('Step 1 of');
   }
   expect(page.text()).toContain('1,200 cases so far, 2 of them fail');

@@ -23,7 +23,7 @@ const fixedBank = (pack: SumPack): readonly Range[] | undefined =>
   pack.bank && !pack.bank.loose ? withRanges(wholePack)(pack) : undefined;
 
 /** How far up the row of calls begins: what the number line of Reckon begins with. */
-const LEAD = 20;
+const LEAD = 18;
 
 export const CALLED_CARD: SumKind = {
   name: 'called card',
@@ -34,8 +34,8 @@ export const CALLED_CARD: SumKind = {
   make: ({ home }, [key, place]) => {
     const now = turnedTo(home, key);
     const card = now[place - 1];
-    // Of two copies the one that is called first stops the row.
-    if (calledPlace(now, card, LEAD) !== place) return undefined;
+    // Of two copies the one that is called first stops the row; one asked before may have been longer.
+    if (calledPlace(now, card, Math.max(LEAD, place)) !== place) return undefined;
     return {
       shown: showCard(card),
       given: atFace(now),

@@ -17,7 +17,7 @@ export const CUT_IN_BANK: OddsQuestion = {
     ABOUT,
     WITHIN,
     numberField('from', 'The bank begins at', 'At which place does the bank begin?', {
-      start: 20,
+      start: 18,
       most: 104,
     }),
     numberField('cards', 'Cards in the bank', 'How many cards has the bank?', { start: 13, most: 104 }),

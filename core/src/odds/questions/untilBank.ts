@@ -63,7 +63,7 @@ export const UNTIL_BANK: OddsQuestion = {
     WITHIN,
     numberField('bank', 'Cards in the bank', 'How many cards has the bank?', { start: 13, most: 104 }),
     numberField('from', 'The bank begins at', 'At which place does the bank begin?', {
-      start: 20,
+      start: 18,
       most: 104,
     }),
     numberField('cuts', 'Cuts', 'How many cuts?', { start: 3, most: MOST_CUTS }),

@@ -274,7 +274,7 @@ export const NUMBER_LINE: Pattern = {
       optional: true,
       least: 0,
     }),
-    setupField('lead', 'Row and line of', 20),
+    setupField('lead', 'Row and line of', 18),
     setupField('decoys', 'Cards called before the row', 2, { least: 0, most: 3 }),
     setupField('before', 'Invite the stop before the card by', 10, { least: 0 }),
   ],

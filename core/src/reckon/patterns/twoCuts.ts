@@ -185,10 +185,10 @@ export const TWO_CUTS: Pattern = {
   fields: [
     cardField('first', 'At the first cut', 'Which card was at the first cut?'),
     cardField('second', 'At the deeper cut', 'Which card was at the deeper cut?'),
-    setupField('plain', 'Plain cards on the prediction', 4, { least: 0 }),
-    setupField('from', 'Numbers from', 5),
-    setupField('to', 'Numbers to', 24),
-    setupField('markEvery', 'One marked in (0: none)', 5, { least: 0 }),
+    setupField('plain', 'Plain cards on the prediction', 3, { least: 0 }),
+    setupField('from', 'Numbers from', 6),
+    setupField('to', 'Numbers to', 27),
+    setupField('markEvery', 'One marked in (0: none)', 4, { least: 0 }),
   ],
   example: ({ now }) => ({ first: cardAtPart(now, 0.25), second: cardAtPart(now, 0.5) }),
   reckon: (values, { now }) =>

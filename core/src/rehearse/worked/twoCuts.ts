@@ -9,17 +9,19 @@ const cutAndTurn = (count: string, seen: string): readonly Step[] => [
   { do: 'put', packet: 'hand', where: 'on', other: 'pack', by: 'helper' },
 ];
 
-/** Which card of the packet stands for which number: the top one for 5. */
-const NUMBERED = [...LEARNT.slice(0, 20)];
+/** Which card of the packet stands for which number: the top one for 6. */
+const [FROM, TO] = [6, 27];
+const NUMBERED = [...LEARNT.slice(0, TO - FROM + 1)];
 
 export const TWO_CUTS: Worked = {
   procedure: {
     name: 'Two cuts and a packet of numbers',
-    needs: 'A pack in the order that you know, and twenty cards that stand for the numbers 5 to 24.',
-    'set-up': 'The pack from its top, whichever way it is turned. The twenty cards in their order, 5 on top.',
+    needs: 'A pack in the order that you know, and twenty-two cards that stand for the numbers 6 to 27.',
+    'set-up':
+      'The pack from its top, whichever way it is turned. The twenty-two cards in their order, 6 on top.',
     reset:
       'Turn what lies face up over as one packet and put it behind the first card seen. Put the number back.',
-    note: 'Holds where the second cut is 5 to 24 cards deeper than the first; nearer or deeper is an out.',
+    note: 'Holds where the second cut is 6 to 27 cards deeper than the first; nearer or deeper is an out.',
     packets: { pack: LEARNT, numbers: NUMBERED },
     orders: { home: LEARNT, numbers: NUMBERED },
     steps: [
@@ -52,15 +54,15 @@ export const TWO_CUTS: Worked = {
       },
       {
         do: 'if',
-        that: { any: [{ less: ['difference', 5] }, { less: [24, 'difference'] }] },
+        that: { any: [{ less: ['difference', FROM] }, { less: [TO, 'difference'] }] },
         then: [{ do: 'out', words: 'Show the card alone.' }],
       },
-      { do: 'take', place: { difference: ['difference', 4] }, from: 'numbers', onto: 'shown' },
+      { do: 'take', place: { difference: ['difference', FROM - 1] }, from: 'numbers', onto: 'shown' },
       {
         do: 'claim',
         that: {
           equal: [
-            { sum: [{ 'stack number of': { 'top of': 'shown' }, in: 'numbers' }, 4] },
+            { sum: [{ 'stack number of': { 'top of': 'shown' }, in: 'numbers' }, FROM - 1] },
             { 'face up in': 'pack' },
           ],
         },
@@ -83,7 +85,7 @@ export const TWO_CUTS: Worked = {
       },
     ],
   },
-  proof: { held: 730, outs: 545, failed: 0 },
+  proof: { held: 759, outs: 516, failed: 0 },
   restore: [
     { do: 'lift', count: { 'face up in': 'pack' }, from: 'pack', onto: 'hand', by: 'helper' },
     { do: 'turn', packet: 'hand' },
@@ -96,6 +98,6 @@ export const TWO_CUTS: Worked = {
     },
     { do: 'put', packet: 'hand', where: 'on', other: 'pack' },
     { do: 'put', packet: 'table', where: 'on', other: 'pack' },
-    { do: 'insert', packet: 'shown', into: 'numbers', place: { difference: ['difference', 4] } },
+    { do: 'insert', packet: 'shown', into: 'numbers', place: { difference: ['difference', FROM - 1] } },
   ],
 };

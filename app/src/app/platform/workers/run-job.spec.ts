@@ -343,6 +343,7 @@ test.each(Object.keys(JOBS) as (keyof typeof JOBS)[])('%s: its parts are plain v
     estimate: { procedure: PROCEDURE, seed: 1, worlds: 20 },
     knowing: { procedure: PROCEDURE, chosen: [1] },
     study: { procedure: PROCEDURE },
+    verdict: { procedure: PROCEDURE },
     'try question': { path: 'mates', values: { kinds: 4, each: 2 }, seed: 1, tries: 50, width: 0 },
     diagnosis: { before: pack, intended: 'in', seen: [] },
     forecast: {

@@ -208,13 +208,17 @@ export class Desk {
     void this.journal.commit(
       label,
       [placeOf(PROCEDURES, id)],
-      ([row]) =>
-        row && [
-          {
-            ...without(row, 'sample'),
-            procedure: inItsVersion({ ...make(row.procedure), steps: meant(row.procedure).steps }),
-          },
-        ],
+      ([stored]) => {
+        const row = stored ?? this.procedures.begunAs(id);
+        return (
+          row && [
+            {
+              ...without(row, 'sample'),
+              procedure: inItsVersion({ ...make(row.procedure), steps: meant(row.procedure).steps }),
+            },
+          ]
+        );
+      },
       about === '' ? undefined : `${id} ${about}`,
     );
   }
@@ -235,7 +239,8 @@ export class Desk {
     void this.journal.commit(
       label,
       [placeOf(PROCEDURES, id)],
-      ([row]) => {
+      ([stored]) => {
+        const row = stored ?? this.procedures.begunAs(id);
         const steps = stepsOf(row);
         const now = paths.map((path) => placeIn(shown, path, steps)).filter((path) => path !== undefined);
         return row && now.length === paths.length

@@ -1,7 +1,18 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  signal,
+  untracked,
+} from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
 import { Problem } from '@enumeron/core/deck';
+import { meant } from '@enumeron/core/file/procedure/meant';
+import type { Procedure } from '@enumeron/core/file/procedure/procedure';
 import { newProcedure } from '@enumeron/core/file/rehearse/newProcedure';
 import { LONGEST_PROCEDURE, ProcedureRow } from '../../nouns/procedures/procedures.kind';
 import { SampleRoom } from '../../storage/sample-room';
@@ -13,18 +24,31 @@ import { readTextFile } from '../../platform/read-file';
 import { Scripts } from '../../platform/scripts';
 import { Undoing } from '../../storage/undoing';
 import { ProceduresStore } from '../../nouns/procedures/procedures.store';
+import { VERDICT_GROUPS } from '../../nouns/procedures/verdicts.kind';
+import { groupOf, stampOf, VerdictsStore } from '../../nouns/procedures/verdicts.store';
+import { jobView } from '../../platform/workers/job-view';
+import { Choice } from '../../ui/choice';
+import { CasePicture } from './case-picture';
 import { SAMPLE_KINDS } from '../../nouns/procedures/sample';
 
-/** The procedures that the user has: written anew, opened from a file, removed. */
+const GROUPS = ['all', ...VERDICT_GROUPS] as const;
+type Group = (typeof GROUPS)[number];
+const GROUP_WORDS: Readonly<Record<Group, string>> = {
+  ...{ all: 'all', always: 'always work', outs: 'have outs', fails: 'fail' },
+  ...{ chance: 'by chance', unfinished: 'unfinished' },
+};
+
+/** The procedures that the user has, with what is known of each: written anew, opened from a file, removed. */
 @Component({
   selector: 'en-procedure-list',
-  imports: [MatButton, RouterLink],
+  imports: [CasePicture, Choice, MatButton, MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './procedure-list.html',
   styleUrls: ['../../ui/page.scss', '../../ui/sample-line.scss', './procedure-list.scss'],
 })
 export class ProcedureList {
   protected readonly store = inject(ProceduresStore);
+  private readonly verdicts = inject(VerdictsStore);
   private readonly pack = inject(PackStore);
   private readonly router = inject(Router);
   private readonly sample = inject(SampleRoom);
@@ -35,16 +59,66 @@ export class ProcedureList {
   /** What is wrong with a file that was opened. */
   protected readonly problems = signal<readonly Problem[]>([]);
   protected readonly file = signal('');
-  protected readonly rows = computed(() =>
-    this.store.all()?.map((row) => ({
-      ...{ row, id: row.id, name: row.procedure.name || 'Without a name', sample: row.sample === true },
-      ...{ note: row.procedure.note ?? '', steps: row.procedure.steps.length },
-    })),
+  protected readonly search = signal('');
+  protected readonly group = signal<Group>('all');
+  protected readonly groups = GROUPS;
+  protected readonly sayGroup = (group: Group): string => GROUP_WORDS[group];
+
+  private readonly all = computed(() =>
+    this.store.all()?.map((row) => {
+      const { name, needs = '', note = '' } = row.procedure;
+      return {
+        ...{ row, id: row.id, name: name || 'Without a name', needs, note },
+        verdict: this.verdicts.of(row.id, row.procedure),
+        found: `${name} ${needs} ${note}`.toLowerCase(),
+      };
+    }),
   );
+  protected readonly count = computed(() => this.all()?.length);
+  protected readonly rows = computed(() => {
+    const words = this.search().toLowerCase().split(/\s+/);
+    return this.all()?.filter(
+      ({ found, verdict }) =>
+        words.every((word) => found.includes(word)) &&
+        (this.group() === 'all' || verdict?.group === this.group()),
+    );
+  });
+
+  /** The next of which nothing is known: they are found one after the other. */
+  private readonly next = computed(() =>
+    this.verdicts.isRead()
+      ? this.all()?.find(({ verdict, row }) => !verdict && this.failedFor() !== row.procedure)?.row
+      : undefined,
+  );
+  /** The procedure for which no script came: it is left out for now. */
+  private readonly failedFor = signal<Procedure | undefined>(undefined);
+  private readonly finding = jobView('verdict', () => {
+    const row = this.next();
+    return row && { procedure: row.procedure };
+  });
+
+  constructor() {
+    effect(() => {
+      const [view, row] = [this.finding(), untracked(this.next)];
+      if (!view || !row) return;
+      if (view.kind === 'failed') this.failedFor.set(row.procedure);
+      if (view.kind !== 'ended') return;
+      const { verdict, says } = view.result;
+      const picture = verdict.kind === 'proved' ? verdict.picture : '';
+      this.verdicts.keep(row.id, {
+        ...{ stamp: stampOf(row.procedure), says, picture, group: groupOf(verdict) },
+      });
+    });
+  }
 
   protected readonly begin = once('begin a procedure', async () => {
-    const procedure = newProcedure('', this.pack.home());
-    await this.router.navigate(['/rehearse', this.store.add(procedure, 'begin a procedure')]);
+    await this.router.navigate(['/rehearse', this.store.begin(newProcedure('', this.pack.home()))]);
+  });
+
+  protected readonly duplicate = once('duplicate a procedure', async ({ procedure }: ProcedureRow) => {
+    const name = `${procedure.name} copy`.trim();
+    const id = this.store.add({ ...procedure, name }, `duplicate ${procedure.name}`);
+    await this.router.navigate(['/rehearse', id]);
   });
 
   protected readonly open = once('open a procedure', async (file: File | undefined) => {
@@ -62,7 +136,8 @@ export class ProcedureList {
     const outcome = readProcedure(json.value);
     this.problems.set(outcome.ok ? [] : outcome.problems);
     if (!outcome.ok) return;
-    const { procedure } = outcome;
+    // What its version does not know means nothing, and would come alive in a later one.
+    const procedure = meant(outcome.procedure);
     await this.router.navigate([
       '/rehearse',
       this.store.add(procedure, `open the procedure ${procedure.name}`),

@@ -1,0 +1,66 @@
+import { computed, inject, Injectable } from '@angular/core';
+import type { Procedure } from '@enumeron/core/file/procedure/procedure';
+import type { Verdict } from '@enumeron/core/file/rehearse/verdict';
+import { Journal } from '../../storage/journal';
+import { onlyPlace } from '../../storage/kind';
+import { Rows } from '../../storage/rows';
+import { KeptVerdict, MOST_VERDICTS, VERDICTS } from './verdicts.kind';
+
+const PLACE = onlyPlace(VERDICTS);
+
+/** What is said of procedures, and how they are run, as it is now: with another number all is found anew. */
+const EDITION = 1;
+
+/** The offset and the prime of the FNV-1a hash, for 32 bits. */
+const [OFFSET, PRIME] = [0x811c9dc5, 0x01000193];
+
+const hashOf = (text: string, begin: number): number => {
+  let hash = begin;
+  for (let at = 0; at < text.length; at++) hash = Math.imul(hash ^ text.charCodeAt(at), PRIME);
+  return hash >>> 0;
+};
+
+const STAMPS = new WeakMap<Procedure, string>();
+
+/** Tells a procedure from what it was before, and from every other. */
+export const stampOf = (procedure: Procedure): string => {
+  const before = STAMPS.get(procedure);
+  if (before !== undefined) return before;
+  const text = JSON.stringify(procedure);
+  const parts = [EDITION, text.length, hashOf(text, OFFSET), hashOf(text, PRIME)];
+  const stamp = parts.map((part) => part.toString(36)).join('-');
+  STAMPS.set(procedure, stamp);
+  return stamp;
+};
+
+/** In which group of a list a procedure stands. */
+export const groupOf = (verdict: Verdict): KeptVerdict['group'] => {
+  if (verdict.kind === 'tried') return 'chance';
+  if (verdict.kind !== 'proved' || !verdict.complete) return 'unfinished';
+  const { held, outs, failed } = verdict.counts;
+  if (failed > 0) return 'fails';
+  return outs > 0 ? 'outs' : held > 0 ? 'always' : 'unfinished';
+};
+
+/** What was found of procedures: kept until they change. None of it is undone, and none of it is in a backup. */
+@Injectable({ providedIn: 'root' })
+export class VerdictsStore {
+  private readonly journal = inject(Journal);
+  private readonly rows = inject(Rows);
+  private readonly row = this.rows.only(PLACE);
+
+  readonly isRead = computed(() => this.rows.isRead(PLACE));
+
+  /** What was found of a procedure as it is; undefined where that is not known. */
+  of(id: string, procedure: Procedure): KeptVerdict | undefined {
+    const { found } = this.row();
+    return Object.hasOwn(found, id) && found[id].stamp === stampOf(procedure) ? found[id] : undefined;
+  }
+
+  keep(id: string, verdict: KeptVerdict): void {
+    void this.journal.commit('note what was found', [PLACE], ([row]) => {
+      const others = Object.entries(row.found).filter(([each]) => each !== id);
+      return [{ ...row, found: Object.fromEntries([...others.slice(1 - MOST_VERDICTS), [id, verdict]]) }];
+    });
+  }
+}

@@ -1,0 +1,149 @@
+import { finish, Job, JobRule } from '../job/job';
+import { countOf } from '../deck/countOf';
+import { sayTimesIn100 } from '../odds/sayShare';
+import type { Counts } from '../procedure/way';
+import { Procedure } from '../procedure/procedure';
+import { claimsAnything } from '../procedure/walk';
+import { End, listCases } from './cases';
+import { ESTIMATE, Estimated } from './estimate';
+import { Chances, chancesOf, hasChance, hasLikely, Proof, PROOF, weights } from './prove';
+import { readProcedure } from './readProcedure';
+
+/** What is known of a procedure, for a list of them. */
+export type Verdict =
+  | { readonly kind: 'empty' | 'nothing claimed' }
+  | { readonly kind: 'wrong'; readonly problems: number }
+  | {
+      readonly kind: 'proved';
+      readonly counts: Counts;
+      readonly complete: boolean;
+      /** The chances, where it is stated how likely choices are. */
+      readonly chances?: Chances;
+      /** How the cases end, in their order: a letter of `ENDINGS` for each, or for the worst of several. */
+      readonly picture: string;
+    }
+  | { readonly kind: 'tried'; readonly worlds: number; readonly held: number };
+
+/** In a picture: works, out, fails. */
+export const ENDINGS: Readonly<Record<End, string>> = { held: 'w', outs: 'o', failed: 'f' };
+const WORST = [ENDINGS.failed, ENDINGS.outs, ENDINGS.held];
+
+/** So many letters a picture has at most. */
+export const PICTURE = 60;
+/** Less is done than where one writes it: a list waits for all of them. */
+const BUDGET = 20_000_000;
+const WORLDS = 6000;
+const WIDTH = 0.03;
+
+/** One letter for each case, or for so many of them in a row the worst. */
+export const pictureOf = (ends: readonly End[]): string => {
+  const count = Math.min(PICTURE, ends.length);
+  return Array.from({ length: count }, (_, index) => {
+    const part = ends.slice(
+      Math.floor((index * ends.length) / count),
+      Math.floor(((index + 1) * ends.length) / count),
+    );
+    return WORST.find((letter) => part.some((end) => ENDINGS[end] === letter)) ?? '';
+  }).join('');
+};
+
+/** Where not all cases are listed: so many letters of each kind as there are cases. */
+const sharesOf = ({ held, outs, failed }: Counts): string => {
+  const all = held + outs + failed;
+  const letters = ([end, count]: readonly [End, number]): string =>
+    ENDINGS[end].repeat(count === 0 ? 0 : Math.max(1, Math.round((PICTURE * count) / all)));
+  return all === 0
+    ? ''
+    : (
+        [
+          ['held', held],
+          ['outs', outs],
+          ['failed', failed],
+        ] as const
+      )
+        .map(letters)
+        .join('');
+};
+
+/** A job on the way of which nothing is told. */
+function* quietly<Progress, Result>(job: Job<Progress, Result>): Job<undefined, Result> {
+  for (;;) {
+    const step = job.next();
+    if (step.done) return step.value;
+    yield undefined;
+  }
+}
+
+function* prove(procedure: Procedure): Job<undefined, Verdict> {
+  const proof: Proof = yield* quietly(PROOF.start({ procedure, budget: BUDGET }));
+  const { held, outs, failed, leftOut, complete } = proof;
+  const counts = { held, outs, failed, leftOut };
+  const cases = complete ? yield* quietly(listCases(procedure, { budget: BUDGET })) : undefined;
+  const picture = cases ? pictureOf(cases.cases.map(({ end }) => end)) : sharesOf(counts);
+  const isWeighed = complete && hasLikely(procedure) && outs + failed > 0;
+  const weighed = isWeighed ? yield* quietly(weights({ procedure, budget: BUDGET })) : undefined;
+  const chances = weighed && chancesOf(weighed);
+  return { kind: 'proved', counts, complete, picture, ...(chances && { chances }) };
+}
+
+export interface VerdictArgs {
+  readonly procedure: Procedure;
+}
+
+function* find(written: Procedure): Job<undefined, Verdict> {
+  if (written.steps.length === 0) return { kind: 'empty' };
+  const read = readProcedure(written);
+  if (!read.ok) return { kind: 'wrong', problems: read.problems.length };
+  const { procedure } = read;
+  if (!claimsAnything(procedure.steps)) return { kind: 'nothing claimed' };
+  if (!hasChance(procedure)) return yield* prove(procedure);
+  const tried: Estimated = yield* quietly(
+    ESTIMATE.start({ procedure, seed: 1, worlds: WORLDS, width: WIDTH }),
+  );
+  return { kind: 'tried', worlds: tried.worlds, held: tried.held.share };
+}
+
+/** What is known of a procedure and how it is said, as a job: proved, or tried where chance enters. */
+export const VERDICT: JobRule<VerdictArgs, undefined, { readonly verdict: Verdict; readonly says: string }> =
+  {
+    *start({ procedure }) {
+      const verdict = yield* find(procedure);
+      return { verdict, says: sayVerdict(verdict) };
+    },
+  };
+
+export const verdictOf = (procedure: Procedure): Verdict => finish(VERDICT.start({ procedure })).verdict;
+
+/** `Works 85 times in 100; 730 of 1,275 cases` */
+export const sayWorks = (held: number, all: number, chances: Chances): string =>
+  `Works ${sayTimesIn100(chances.held, 0)}; ${held.toLocaleString('en')} of ${countOf(all, 'case')}`;
+
+/** A verdict as one short sentence, without its full stop. */
+export const sayVerdict = (verdict: Verdict): string => {
+  switch (verdict.kind) {
+    case 'empty':
+      return 'No step yet';
+    case 'nothing claimed':
+      return 'Nothing is claimed yet';
+    case 'wrong':
+      return `${countOf(verdict.problems, 'thing')} to mend first`;
+    case 'tried':
+      return verdict.worlds === 0
+        ? 'Nothing was left to try'
+        : `Works about ${sayTimesIn100(verdict.held, 0)}`;
+    case 'proved': {
+      const { held, outs, failed } = verdict.counts;
+      const all = held + outs + failed;
+      if (all === 0) return 'No case is left';
+      if (!verdict.complete)
+        return failed > 0
+          ? `Fails in ${failed.toLocaleString('en')} of the first ${countOf(all, 'case')}`
+          : `Works in the first ${countOf(all, 'case')}`;
+      if (verdict.chances) return sayWorks(held, all, verdict.chances);
+      if (failed > 0) return `Fails in ${failed.toLocaleString('en')} of ${countOf(all, 'case')}`;
+      return held === all
+        ? `Works in ${all === 1 ? 'the one case there is' : `all ${countOf(all, 'case')}`}`
+        : `Works in ${held.toLocaleString('en')} of ${countOf(all, 'case')}`;
+    }
+  }
+};
