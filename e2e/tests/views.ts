@@ -98,7 +98,7 @@ export const VIEWS: readonly View[] = [
     name: 'rehearse, a procedure',
     path: '/rehearse/sample-two-cuts-and-a-packet-of-numbers',
     fill: async (page) => {
-      await page.getByText('It works in 730 of 1,275').waitFor();
+      await page.getByText('759 of 1,275').waitFor();
       await written(page);
       await page.getByLabel('first cut, 1 to 50').fill('14');
       await page.keyboard.press('Enter');
@@ -143,7 +143,7 @@ export const VIEWS: readonly View[] = [
   {
     name: 'rehearse, script',
     path: '/rehearse/sample-two-cuts-and-a-packet-of-numbers/script',
-    fill: (page) => page.getByText('It works in 730 of 1,275').waitFor(),
+    fill: (page) => page.getByText('759 of 1,275').waitFor(),
   },
   { name: 'settings', path: '/settings' },
   { name: 'no such page', path: '/learn/nowhere' },

@@ -7,7 +7,7 @@ import { readLaid, sayLaid } from './laidWords';
 import { weigh } from './prove';
 import { failuresAt, sayProof } from './sayProof';
 import { ENDS, STUDY } from './study';
-import { PICTURE, pictureOf, sayVerdict, Verdict, verdictOf } from './verdict';
+import { PARTS, pictureOf, sayVerdict, Verdict, verdictOf } from './verdict';
 import { WORKED } from './worked/worked';
 import { readProcedure } from './readProcedure';
 import vectors from '../../test/vectors/procedures.json';
@@ -259,20 +259,18 @@ describe('the verdict of a list', () => {
     }
   });
 
-  test('its picture has a letter for the worst of each part of the cases', () => {
-    expect(pictureOf(['held', 'failed', 'outs'])).toBe('wfo');
+  test('its picture tells how many of each part of the cases fail and end in an out', () => {
+    expect(pictureOf(['held', 'failed', 'outs'])).toBe('009009');
     expect(pictureOf([])).toBe('');
-    const many = Array.from({ length: 600 }, (_, index): End => (index === 35 ? 'failed' : 'held'));
-    expect(pictureOf(many)).toBe(`www${'f'}${'w'.repeat(PICTURE - 4)}`);
+    const many = Array.from({ length: 400 }, (_, index): End => (index === 35 ? 'failed' : 'held'));
+    expect(pictureOf(many)).toBe(`000000${'10'}${'00'.repeat(PARTS - 4)}`);
+    expect(pictureOf(['held', 'outs', 'outs', 'failed', ...many])).toHaveLength(2 * PARTS);
     for (const { verdict } of verdicts) {
       if (verdict.kind !== 'proved') continue;
-      const { picture, counts } = verdict;
-      expect(picture.length).toBeLessThanOrEqual(PICTURE + 2);
+      const parts = verdict.picture.match(/../g) ?? [];
       // What there is of it shows.
-      expect([picture.includes('o'), picture.includes('f')]).toEqual([
-        counts.outs > 0 && (picture.includes('o') || counts.failed === 0),
-        counts.failed > 0,
-      ]);
+      expect(parts.some(([fails]) => fails !== '0')).toBe(verdict.counts.failed > 0);
+      expect(parts.some(([, outs]) => outs !== '0')).toBe(verdict.counts.outs > 0);
     }
   });
 

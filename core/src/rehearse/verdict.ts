@@ -19,51 +19,45 @@ export type Verdict =
       readonly complete: boolean;
       /** The chances, where it is stated how likely choices are. */
       readonly chances?: Chances;
-      /** How the cases end, in their order: a letter of `ENDINGS` for each, or for the worst of several. */
+      /** How the cases end, in their order: see `pictureOf`. */
       readonly picture: string;
     }
   | { readonly kind: 'tried'; readonly worlds: number; readonly held: number };
 
-/** In a picture: works, out, fails. */
-export const ENDINGS: Readonly<Record<End, string>> = { held: 'w', outs: 'o', failed: 'f' };
-const WORST = [ENDINGS.failed, ENDINGS.outs, ENDINGS.held];
-
-/** So many letters a picture has at most. */
-export const PICTURE = 60;
+/** So many parts of the cases a picture has at most. */
+export const PARTS = 40;
+/** A part of a picture is told in so many tenths. */
+const TENTHS = 10;
 /** Less is done than where one writes it: a list waits for all of them. */
 const BUDGET = 20_000_000;
 const WORLDS = 6000;
 const WIDTH = 0.03;
 
-/** One letter for each case, or for so many of them in a row the worst. */
+/** How many tenths a share is; what there is of it is one at least. */
+const tenths = (count: number, all: number): number =>
+  count === 0 ? 0 : Math.min(TENTHS - 1, Math.max(1, Math.round((TENTHS * count) / all)));
+
+/** Two digits: the tenths that fail, and those that end in an out; 9 means all but nothing. */
+const digitsOf = ({ held, outs, failed }: Omit<Counts, 'leftOut'>): string => {
+  const all = held + outs + failed;
+  const fails = tenths(failed, all);
+  return `${fails}${Math.min(TENTHS - 1 - fails, tenths(outs, all))}`;
+};
+
+/** How cases end, a part of them after the other in their order: two digits for each, as `digitsOf` gives them. */
 export const pictureOf = (ends: readonly End[]): string => {
-  const count = Math.min(PICTURE, ends.length);
-  return Array.from({ length: count }, (_, index) => {
-    const part = ends.slice(
-      Math.floor((index * ends.length) / count),
-      Math.floor(((index + 1) * ends.length) / count),
-    );
-    return WORST.find((letter) => part.some((end) => ENDINGS[end] === letter)) ?? '';
+  const parts = Math.min(PARTS, ends.length);
+  return Array.from({ length: parts }, (_, index) => {
+    const from = Math.floor((index * ends.length) / parts);
+    const part = ends.slice(from, Math.floor(((index + 1) * ends.length) / parts));
+    const count = (end: End): number => part.filter((each) => each === end).length;
+    return digitsOf({ held: count('held'), outs: count('outs'), failed: count('failed') });
   }).join('');
 };
 
-/** Where not all cases are listed: so many letters of each kind as there are cases. */
-const sharesOf = ({ held, outs, failed }: Counts): string => {
-  const all = held + outs + failed;
-  const letters = ([end, count]: readonly [End, number]): string =>
-    ENDINGS[end].repeat(count === 0 ? 0 : Math.max(1, Math.round((PICTURE * count) / all)));
-  return all === 0
-    ? ''
-    : (
-        [
-          ['held', held],
-          ['outs', outs],
-          ['failed', failed],
-        ] as const
-      )
-        .map(letters)
-        .join('');
-};
+/** Where not all cases are listed, every part is as the whole. */
+const evenly = (counts: Counts): string =>
+  counts.held + counts.outs + counts.failed === 0 ? '' : digitsOf(counts).repeat(PARTS);
 
 /** A job on the way of which nothing is told. */
 function* quietly<Progress, Result>(job: Job<Progress, Result>): Job<undefined, Result> {
@@ -79,7 +73,7 @@ function* prove(procedure: Procedure): Job<undefined, Verdict> {
   const { held, outs, failed, leftOut, complete } = proof;
   const counts = { held, outs, failed, leftOut };
   const cases = complete ? yield* quietly(listCases(procedure, { budget: BUDGET })) : undefined;
-  const picture = cases ? pictureOf(cases.cases.map(({ end }) => end)) : sharesOf(counts);
+  const picture = cases ? pictureOf(cases.cases.map(({ end }) => end)) : evenly(counts);
   const isWeighed = complete && hasLikely(procedure) && outs + failed > 0;
   const weighed = isWeighed ? yield* quietly(weights({ procedure, budget: BUDGET })) : undefined;
   const chances = weighed && chancesOf(weighed);

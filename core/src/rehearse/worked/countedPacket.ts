@@ -9,9 +9,9 @@ const isOff: Condition = {
   any: [{ less: [{ 'size of': 'hand' }, THIN] }, { less: [THICK, { 'size of': 'hand' }] }],
 };
 
-const lifted = (says: string): readonly Step[] => [
-  { do: 'choose', name: 'lifted', from: 1, to: 51, likely: { around: 26, within: 5 }, says },
-  { do: 'lift', count: 'lifted', from: 'pack', onto: 'hand', by: 'helper' },
+const lifted = (name: string, says: string): readonly Step[] => [
+  { do: 'choose', name, from: 1, to: 51, likely: { around: 26, within: 5 }, says },
+  { do: 'lift', count: name, from: 'pack', onto: 'hand', by: 'helper' },
 ];
 
 /** Of those that they lift in the first place, so many are clearly off, and are asked again. */
@@ -34,7 +34,7 @@ export const COUNTED_PACKET: Worked = {
     },
     orders: { spades: run('S') },
     steps: [
-      ...lifted('Lift about half.'),
+      ...lifted('lifted', 'Lift about half.'),
       { do: 'see', what: { whether: isOff }, name: 'clearly off' },
       {
         do: 'if',
@@ -44,7 +44,7 @@ export const COUNTED_PACKET: Worked = {
             ...{ do: 'put', packet: 'hand', where: 'on', other: 'pack', by: 'helper' },
             says: 'More towards the middle, so that nobody can say I saw it.',
           },
-          ...lifted('Once more, about half.'),
+          ...lifted('lifted again', 'Once more, about half.'),
         ],
       },
       {

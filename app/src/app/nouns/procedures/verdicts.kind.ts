@@ -5,7 +5,7 @@ export interface KeptVerdict {
   readonly stamp: string;
   /** As `sayVerdict` says it. */
   readonly says: string;
-  /** How its cases end, a letter each. */
+  /** How its cases end, in two digits for each part of them. */
   readonly picture: string;
   readonly group: (typeof VERDICT_GROUPS)[number];
 }
