@@ -119,8 +119,11 @@ export class SetUp {
     event.preventDefault();
     const fields = [...this.host.querySelectorAll<HTMLElement>('textarea, input')];
     const next = fields.at(fields.indexOf(target) + 1);
-    if (next && next !== fields[0]) next.focus();
-    else this.desk.wanted.set({ what: 'add' });
+    if (next && next !== fields[0]) {
+      next.focus();
+      // What lies there is laid anew more often than it is mended.
+      if (next instanceof HTMLTextAreaElement && next.dataset['named'] !== undefined) next.select();
+    } else this.desk.wanted.set({ what: 'add' });
   }
 
   protected add(kind: Named, name: string): void {
