@@ -8,7 +8,7 @@ import { Bank, countingRun, fillSlots, freeSlots, layBank } from '../../deck/ban
 import { Card, cardOf, mateOf, Rank, rankOf, RANKS, secondOf, Suit, suitOf, SUITS } from '../../deck/card';
 import { parseCard, showCard } from '../../deck/notation';
 import { cardAt, numberOrder, Order, placeOf } from '../../deck/order';
-import { seededRng, shuffled } from '../../deck/rng';
+import { Rng, seededRng, shuffled } from '../../deck/rng';
 import { cut } from '../../moves/cut';
 import { deal } from '../../moves/deal';
 import { applyMove } from '../../moves/move';
@@ -24,6 +24,7 @@ import { reckonGap } from './gapCards';
 import {
   dealtOutside,
   keyCardCounter,
+  KeyCardTry,
   keyCardTry,
   nextBankCard,
   reckonKeyCard,
@@ -402,6 +403,76 @@ describe('a key card and a bank under riffles', () => {
     // Towards the top it would be right almost never.
     const wrongWay = keyCardCounter({ ...tried, side: 'above', riffles: 2 }, seededRng(5));
     expect(wrongWay).toBeUndefined();
+  });
+
+  describe('agrees with the whole handling done by moves, as often as both can tell', () => {
+    const [key] = hearts;
+    const onTop: Order = [...hearts, ...now.filter((each) => !hearts.includes(each))];
+    const chances = cutChances(52, 3, 9);
+    const stop = (rng: Rng): number => {
+      let left = rng();
+      return chances.findIndex((chance) => (left -= chance) < 0);
+    };
+    /** They deal, look at the next card, and drop what they dealt on it. */
+    const dealt = (rng: Rng): readonly [theirs: Card, pack: Order] => {
+      const count = stop(rng);
+      return [onTop[count], deal(onTop, count)];
+    };
+    /** They cut in the bank and look at the card there; the key goes on it, or under it. */
+    const lying = (side: 'below' | 'above'): Order => {
+      const pack = now.filter((each) => each !== key);
+      const theirs = pack.indexOf(hearts[6]);
+      const at = side === 'below' ? theirs : theirs + 1;
+      return [...pack.slice(0, at), key, ...pack.slice(at)];
+    };
+    const tries = 3000;
+    test.each<
+      readonly [string, 'below' | 'above', Omit<KeyCardTry, 'riffles'>, (rng: Rng) => readonly [Card, Order]]
+    >([
+      [
+        'dealt, towards the face',
+        'below',
+        keyCardTry(onTop, { cards: hearts, places: hearts.map((_, at) => at + 1) }, key, use('below')),
+        dealt,
+      ],
+      [
+        'cut, towards the face',
+        'below',
+        keyCardTry(lying('below'), bank, key, use('below')),
+        () => [hearts[6], lying('below')],
+      ],
+      [
+        'cut, towards the top',
+        'above',
+        keyCardTry(lying('above'), bank, key, use('above')),
+        () => [hearts[6], lying('above')],
+      ],
+    ])('%s', (_, side, tried, begin) => {
+      const counter = keyCardCounter({ ...tried, riffles: 3 }, seededRng(5));
+      counter?.run(20_000);
+      const told = counter?.read() ?? [];
+      const rng = seededRng(6);
+      const hits = [0, 0, 0];
+      for (let round = 0; round < tries; round++) {
+        const [theirs, first] = begin(rng);
+        let pack: Order = first;
+        for (let riffle = 0; riffle < 3; riffle++) {
+          pack = applyMove(pack, { kind: 'riffle', seed: Math.floor(rng() * 1e9) });
+          const at = pack.indexOf(key);
+          const towards = side === 'below' ? pack.slice(at + 1) : pack.slice(0, at).reverse();
+          if (towards.find((each) => hearts.includes(each)) === theirs) hits[riffle]++;
+        }
+      }
+      expect(told).toHaveLength(3);
+      for (const [riffle, { share, low, high }] of told.entries()) {
+        const found = hits[riffle] / tries;
+        // Its own interval, and four times what so many tries waver.
+        const wavers = 4 * Math.sqrt((share * (1 - share)) / tries);
+        expect(found).toBeGreaterThan(low - wavers);
+        expect(found).toBeLessThan(high + wavers);
+        expect(high - low).toBeLessThan(0.02);
+      }
+    });
   });
 
   test('what is tried agrees with every riffle of a small pack, within its interval', () => {
