@@ -263,7 +263,7 @@ describe('the verdict of a list', () => {
     expect(pictureOf(['held', 'failed', 'outs'])).toBe('009009');
     expect(pictureOf([])).toBe('');
     const many = Array.from({ length: 400 }, (_, index): End => (index === 35 ? 'failed' : 'held'));
-    expect(pictureOf(many)).toBe(`000000${'10'}${'00'.repeat(PARTS - 4)}`);
+    expect(pictureOf(many)).toBe(`00000010${'00'.repeat(PARTS - 4)}`);
     expect(pictureOf(['held', 'outs', 'outs', 'failed', ...many])).toHaveLength(2 * PARTS);
     for (const { verdict } of verdicts) {
       if (verdict.kind !== 'proved') continue;

@@ -39,6 +39,7 @@ const MOST_DIGITS = 1_000_000;
 @Component({
   selector: 'en-set-up',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { '(keydown.enter)': 'goOn($event)' },
   templateUrl: './set-up.html',
   styleUrl: './set-up.scss',
 })

@@ -3,7 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { MatAutocompleteOrigin } from '@angular/material/autocomplete';
 import { byOf, Likely, Step } from '@enumeron/core/file/procedure/procedure';
 import { LATER } from '@enumeron/core/file/procedure/steps';
-import { pathOf } from '@enumeron/core/file/rehearse/editSteps';
+import { pathOf, without } from '@enumeron/core/file/rehearse/editSteps';
 import { sayWho, sentenceBehindWho } from '@enumeron/core/file/rehearse/sentence';
 import { Notices } from '../../platform/notices';
 import { Desk } from '../desk/desk.store';
@@ -57,6 +57,7 @@ const saysOf = (text: string): unknown => {
   selector: 'en-step-fields',
   imports: [LeadField, LikelyField, MatAutocompleteOrigin, StepField],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { '(keydown.enter)': 'goOn($event)' },
   templateUrl: './step-fields.html',
   styleUrl: './step-fields.scss',
 })
@@ -168,11 +169,11 @@ export class StepFields {
   protected takeOther(): void {
     const step = this.step();
     if (step.do !== 'take') return;
-    const { place, card, ...rest } = step;
-    this.desk.write(
-      this.path(),
-      card === undefined ? { ...rest, card: { card: 'AC' } } : { ...rest, place: 1 },
-    );
+    const other: Step =
+      step.card === undefined
+        ? { ...without(step, 'place'), card: { card: 'AC' } }
+        : { ...without(step, 'card'), place: 1 };
+    this.desk.write(this.path(), other);
   }
 
   protected clearUp(): void {
