@@ -7,6 +7,7 @@ import { SENT_PATTERN } from './rehearse/asPattern';
 import { CURVE } from './rehearse/curve';
 import { ESTIMATE } from './rehearse/estimate';
 import { KNOWING } from './rehearse/knowing';
+import { IN_TIME } from './rehearse/outsInTime';
 import { TRY_QUESTION } from './odds/tryQuestion';
 import { PROOF, WEIGHT } from './rehearse/prove';
 import { STUDY } from './rehearse/study';
@@ -28,6 +29,7 @@ export const JOBS = {
   forecast: FORECAST,
   'key card': KEY_CARD,
   knowing: KNOWING,
+  'in time': IN_TIME,
   invariants: INVARIANTS,
   places: PLACES,
   possible: POSSIBLE,

@@ -45,6 +45,8 @@ export class Machine implements Host {
   /** Whether the failure that was sought was found. */
   isFound = false;
   steps = 0;
+  /** How many values have been tried, of choices and of what may lie where it was asked. */
+  tries = 0;
   /** Set where the table could not hold all that was to be kept: the run ended there. */
   full = false;
   /** By claim: what is known by sights, or NONE where they leave it open. */
@@ -122,6 +124,18 @@ export class Machine implements Host {
   private get made(): readonly { readonly choice: Choice; readonly value: number; readonly at: number }[] {
     const frames = this.frames.slice(0, this.depth).filter(({ possible }) => !possible);
     return this.alike.isOpen ? [...frames, ...this.alike.choices] : frames;
+  }
+
+  /** How likely the world is that is run; of each world alike where nothing is weighed. */
+  get chance(): number {
+    let chance = 1;
+    for (let depth = 1; depth <= this.depth; depth++) chance *= this.weightAt(depth);
+    return chance;
+  }
+
+  /** How many choices, and answers to what was asked, the world has behind it. */
+  get behind(): number {
+    return this.depth;
   }
 
   get trailEnd(): number {
@@ -359,6 +373,7 @@ export class Machine implements Host {
   }
 
   private tryOut(frame: Frame, value: number): number {
+    this.tries++;
     frame.value = value;
     if (frame.weights) this.weight = frame.weights[value - frame.low];
     if (frame.possible) {

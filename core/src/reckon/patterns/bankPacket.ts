@@ -79,7 +79,9 @@ export const reckonBankPacket = (now: Order, bank: Bank, size: number): Reckoned
   if (size < from)
     return reckoned({
       answer: `Too small: have them add ${from - size} to ${to - size} more`,
-      notes: [`Say: “Take a few more, a good handful.” From ${from} cards on it is a bank card.`],
+      notes: [
+        `Say: “Take a few more, a good handful”, while they have not looked. From ${from} cards on it is a bank card.`,
+      ],
       known,
       marks,
       sum: [start(from, 'the fewest'), add(-size, 'counted'), result(from - size, 'lacking')],
@@ -87,7 +89,9 @@ export const reckonBankPacket = (now: Order, bank: Bank, size: number): Reckoned
   if (size > to)
     return reckoned({
       answer: `Too large: have them drop ${size - to} to ${size - from} back`,
-      notes: [`Say: “That is more than we need, drop some back.” Up to ${to} cards it is a bank card.`],
+      notes: [
+        `Say: “That is more than we need, drop some back”, while they have not looked. Up to ${to} cards it is a bank card.`,
+      ],
       known,
       marks,
       sum: [start(size, 'counted'), add(-to, 'the most'), result(size - to, 'too many')],

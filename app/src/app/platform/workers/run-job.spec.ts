@@ -342,6 +342,7 @@ test.each(Object.keys(JOBS) as (keyof typeof JOBS)[])('%s: its parts are plain v
     curve: { procedure: { ...PROCEDURE, givens: { k: 1 } }, given: 'k', from: 1, to: 2 },
     estimate: { procedure: PROCEDURE, seed: 1, worlds: 20 },
     knowing: { procedure: PROCEDURE, chosen: [1] },
+    'in time': { procedure: PROCEDURE },
     study: { procedure: PROCEDURE },
     verdict: { procedure: PROCEDURE },
     'try question': { path: 'mates', values: { kinds: 4, each: 2 }, seed: 1, tries: 50, width: 0 },

@@ -16,6 +16,7 @@ import { Desk } from '../desk/desk.store';
 import { CaseGrid } from './case-grid';
 import { ChancePanel } from './chance-panel';
 import { CurveChart } from './curve-chart';
+import { InTime } from './in-time';
 import { Proving } from './proving.store';
 
 const ENDS = ['held', 'outs', 'failed'] as const;
@@ -26,7 +27,7 @@ const listed = (choices: readonly (readonly [string, number])[]): string =>
 /** What proving and weighing have found: one sentence, every case drawn, what fails and what to ask for. */
 @Component({
   selector: 'en-proof-panel',
-  imports: [CardText, CaseGrid, ChancePanel, CurveChart, MatButton, MatProgressBar, MissingPart],
+  imports: [CardText, CaseGrid, ChancePanel, CurveChart, InTime, MatButton, MatProgressBar, MissingPart],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './proof-panel.html',
   styleUrls: ['../../ui/page.scss', './proof-panel.scss'],
