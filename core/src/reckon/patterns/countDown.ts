@@ -2,7 +2,7 @@ import { Bank } from '../../deck/bank';
 import { Card, rankOf } from '../../deck/card';
 import { mod } from '../../deck/mod';
 import { showCard } from '../../deck/notation';
-import { Order } from '../../deck/order';
+import { Order, placeOf } from '../../deck/order';
 import { BankInPack, bankInPack, bankPlaces } from './bankInPack';
 import { add, result, start, SumLine } from '../handSum';
 import { cutChances } from '../../odds/cutChances';
@@ -76,11 +76,13 @@ export const reckonCountDown = (now: Order, bank: Bank, face: Card): Reckoned =>
     { words: 'A cut near the middle', value: percent(middle) },
   ];
   const seen = lies.cards.indexOf(face);
+  const isPlace = lies.cards.every((card, index) => rankOf(card) === lies.cards.length - index);
   const marks = places.map((place) => ({ place, mark: 'bank' as const }));
   if (seen < 0)
     return reckoned({
       answer: 'Not a bank card: have them cut once more',
       notes: [
+        ...nextCut(now, places, face),
         `Of two more cuts at least one shows a bank card with ${percent(1 - (1 - anywhere) ** 2)}, cut anywhere.`,
       ],
       known: chances,
@@ -93,6 +95,7 @@ export const reckonCountDown = (now: Order, bank: Bank, face: Card): Reckoned =>
   return reckoned({
     answer: `The selection lies at ${place}`,
     notes: [
+      ...(isPlace ? ['The rank at the face is the place: nothing is to work out.'] : []),
       left === 0
         ? 'It is on top.'
         : `${lies.cards
@@ -104,10 +107,19 @@ export const reckonCountDown = (now: Order, bank: Bank, face: Card): Reckoned =>
         : []),
     ],
     known: [{ words: 'At the face', card: face }, { words: 'Of the bank on top', value: left }, ...chances],
-    sum: countDownSum(lies.cards.length, face, place),
+    sum: isPlace ? [] : countDownSum(lies.cards.length, face, place),
     marks: [...marks, { place: at, mark: 'seen' }],
     moves: mod(at, now.length) === 0 ? [] : [{ kind: 'cut', count: at }],
   });
+};
+
+/** How often the next cut shows a card of the bank, now that this card has come to the face. */
+const nextCut = (now: Order, places: readonly number[], face: Card): readonly string[] => {
+  const at = placeOf(now, face);
+  if (at === undefined) return [];
+  const moved = places.map((place) => mod(place - at - 1, now.length) + 1);
+  const { middle } = bankChance(now.length, { places: moved });
+  return [`The next cut near the middle shows one with ${percent(middle)}, from how the pack lies now.`];
 };
 
 /** How it is asked. */

@@ -42,7 +42,9 @@ const TABLE: Readonly<Record<string, (pack: Case) => Asked[]>> = {
         outcome: patterns.reckonNumberLine(home, now, setup, {}),
         holds: (reckoning) => {
           for (const { words, card } of reckoning.known.slice(1))
-            expect(card).toBe(now[Number(/at (\d+)$/.exec(words)?.[1]) - 1]);
+            expect(card).toBe(now[Number(/at (\d+)/.exec(words)?.[1]) - 1]);
+          for (const { words, card } of reckoning.known.slice(1))
+            expect(home[Number(/stack number (\d+)$/.exec(words)?.[1]) - 1]).toBe(card);
         },
       },
       {

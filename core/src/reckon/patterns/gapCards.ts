@@ -65,8 +65,9 @@ export const reckonGap = (now: Order, above: Card, below: Card): Reckoned => {
         : `Put them back with ${showCard(taken[0])} above ${showCard(taken[1])}, between ${showCard(above)} and ${showCard(below)}.`,
       ...(isMirrored(now)
         ? [
-            `In the other half ${showCard(mateOf(above))} and ${showCard(mateOf(below))} have ` +
-              `${taken.map((card) => showCard(mateOf(card))).join(' ')} between them: the mates.`,
+            `Parted at the gap, look through from the top: ${showCard(mateOf(above))}, the mate of the face card; ` +
+              `then ${taken.map((card) => showCard(mateOf(card))).join(' ')}; then ${showCard(mateOf(below))}, the mate of the top card. ` +
+              `What lies between ${taken.length === 1 ? 'is the mate of theirs' : 'are the mates of theirs, the first that of the upper one'}.`,
           ]
         : []),
     ],

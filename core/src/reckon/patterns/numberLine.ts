@@ -160,10 +160,11 @@ const reckonCalls = (home: Order, pack: Order, setup: LineSetup, moves: readonly
     ],
     known: [
       { words: 'Key at the face', card: key },
-      ...calls.map(({ card, place, decoy }) => ({
-        words: decoy ? `first, at ${place}` : `at ${place}`,
-        card,
-      })),
+      ...calls.map(({ card, place, decoy }) => {
+        const number = placeOf(home, card);
+        const stack = number === undefined ? '' : `, stack number ${number}`;
+        return { words: `${decoy ? 'first, ' : ''}at ${place}${stack}`, card };
+      }),
     ],
     sum:
       offsetOf(home, pack) === undefined

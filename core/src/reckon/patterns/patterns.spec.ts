@@ -17,6 +17,7 @@ import { byFives, reckonBankPacket } from './bankPacket';
 import { reckonComposedCard } from './composedCard';
 import { estimate } from '../../odds/interval';
 import { cutChances } from '../../odds/cutChances';
+import { sayShare } from '../../odds/sayShare';
 import { placesAfterDeals, reckonDealtBack } from './dealtBack';
 import { deduce } from '../facts/deduce';
 import { digitSumPlace, reckonNextRanks } from './digitSum';
@@ -152,12 +153,18 @@ test('a bank that counts down to a selection: where it lies after every cut', ()
       const reckoning = of(reckonCountDown(now, bank, face));
       if (!hearts.includes(face)) {
         expect(reckoning.answer).toContain('cut once more');
+        const lies = cut(now, count);
+        const next = cutChances(52).reduce(
+          (sum, chance, at) => sum + (at > 0 && hearts.includes(lies[at - 1]) ? chance : 0),
+          0,
+        );
+        expect(reckoning.notes[0]).toContain(`shows one with ${sayShare(next, 0)},`);
         continue;
       }
       const place = placeOf(cut(now, count), selection);
-      expect([reckoning.answer, summed(reckoning)]).toEqual([`The selection lies at ${place ?? 0}`, place]);
-      // Kings down to aces: the rank at the face is the place.
-      expect(place).toBe(rankOf(face));
+      expect(reckoning.answer).toBe(`The selection lies at ${place ?? 0}`);
+      // Kings down to aces: the rank at the face is the place, and nothing is added up.
+      expect([place, reckoning.sum]).toEqual([rankOf(face), []]);
       expect(done(now, reckoning)).toEqual(cut(now, count));
     }
   }
@@ -300,7 +307,16 @@ test('neighbours to missing cards: every gap of one or two in every turn, as enu
           expect(done(now, reckoning)).toEqual(now.filter((each) => !missing.includes(each)));
           const deduced = deduce(now, [{ kind: 'gap', above, below, count }]);
           expect(deduced?.out.map(({ value }) => value).sort()).toEqual([...missing].sort());
-          expect(notes.some((note) => note.includes('the mates'))).toBe(order === mirrored);
+          const look = notes.find((note) => note.includes('look through from the top'));
+          expect(look !== undefined).toBe(order === mirrored);
+          if (look === undefined) continue;
+          // Named as they are met, one right behind the other, in the pack parted at the gap.
+          const parted = cut(done(now, reckoning), place - 1);
+          const met = [...look.matchAll(/(?:10|[2-9AJQK])[♣♦♥♠]/g)].map(([text]) =>
+            parted.indexOf(parseCard(text) ?? -1),
+          );
+          const [from] = met;
+          expect(met).toEqual(met.map((_, index) => from + index));
         }
     }
   expect(refused(reckonGap(tidemark, tidemark[3], tidemark[4]))).toContain('nothing is missing');
@@ -337,6 +353,28 @@ test('a short group: every missing card of a pack, and three cards that lead to 
     tidemark[0],
     tidemark[5],
   ]);
+});
+
+test.each([1, 2])('a short group: its other three are loaded as one chooses (%i)', (load) => {
+  for (const seed of [1, 2, 3])
+    for (const suit of SUITS) {
+      const missing = cardOf(12, suit);
+      const now = shuffled(numberOrder(), seededRng(seed));
+      const reckoning = of(
+        reckonShortGroup(
+          now,
+          12,
+          SUITS.filter((each) => each !== suit),
+          load,
+        ),
+      );
+      const top = done(now, reckoning).slice(0, 3);
+      expect(top.map((card) => rankOf(card))).toEqual([12, 12, 12]);
+      expect(top).not.toContain(missing);
+      if (load === 2) expect(top[2]).toBe(mateOf(missing));
+      // As they lay, so that the hands need not turn them about.
+      else expect(top).toEqual(now.filter((card) => rankOf(card) === 12 && card !== missing));
+    }
 });
 
 describe('a key card and a bank under riffles', () => {

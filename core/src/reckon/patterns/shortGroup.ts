@@ -3,7 +3,7 @@ import { showCard, showRank } from '../../deck/notation';
 import { Order, placeOf } from '../../deck/order';
 import { applyMove, Move } from '../../moves/move';
 import { Reckoned, reckoned, unreckoned } from '../reckoning';
-import { list, num } from '../../form/fields';
+import { list, maybe, num, setupField } from '../../form/fields';
 import { Pattern } from './pattern';
 
 /** Three cards that lead to a missing one: one of the other colour, one of its rank, one of its suit. */
@@ -41,6 +41,44 @@ export const pointersTo = (now: Order, missing: Card): Pointers | undefined => {
     : { otherColour, sameRank, sameSuit: suited };
 };
 
+/** Which three are loaded: three that lead to it, or the others of its rank, in either order. */
+export const LOADS = [
+  'other colour, rank, suit',
+  'the other three of its rank',
+  'two of the other colour, then the mate',
+] as const;
+
+interface Loaded {
+  readonly card: Card;
+  readonly words: string;
+}
+
+/** The three cards to load, the first of them to lie on top; undefined where the pack lacks one. */
+const loadedFor = (now: Order, missing: Card, load: number): readonly Loaded[] | undefined => {
+  if (load === 0) {
+    const pointers = pointersTo(now, missing);
+    if (!pointers) return undefined;
+    const suited = suitOf(pointers.sameSuit) === suitOf(missing);
+    return [
+      { card: pointers.otherColour, words: 'the other colour' },
+      { card: pointers.sameRank, words: 'its rank' },
+      {
+        card: pointers.sameSuit,
+        words: suited ? 'its suit' : 'its mate, as no other card of its suit is left',
+      },
+    ];
+  }
+  const mate = mateOf(missing);
+  // As they lie, so that they need not change their order; or those of the other colour first.
+  const others = now.filter((card) => rankOf(card) === rankOf(missing) && card !== missing);
+  const inOrder = load === 1 ? others : [...others.filter((card) => card !== mate), mate];
+  if (others.length !== 3) return undefined;
+  return inOrder.map((card) => ({
+    card,
+    words: card === mate ? 'its mate' : load === 1 ? 'its rank' : 'the other colour, its rank',
+  }));
+};
+
 /** Moves that bring cards to the top, the first of them uppermost: the last one first, each from where it lies. */
 export const toTheTop = (now: Order, cards: readonly Card[]): Move[] => {
   const moves: Move[] = [];
@@ -60,9 +98,9 @@ export const toTheTop = (now: Order, cards: readonly Card[]): Move[] => {
  * there. Then which three cards to bring to the top, and in which order.
  *
  * @param now the pack as it lies, without the card taken or still with it.
- * @param seen the suits of the cards that are there.
+ * @param seen the suits of the cards that are there. @param load which three: an index of `LOADS`.
  */
-export const reckonShortGroup = (now: Order, rank: Rank, seen: readonly Suit[]): Reckoned => {
+export const reckonShortGroup = (now: Order, rank: Rank, seen: readonly Suit[], load = 0): Reckoned => {
   const left = SUITS.filter((suit) => !seen.includes(suit));
   if (left.length === 0)
     return unreckoned(`All four ${showRank(rank)}s were seen.`, 'Look for a group with only three.');
@@ -75,24 +113,21 @@ export const reckonShortGroup = (now: Order, rank: Rank, seen: readonly Suit[]):
     });
   const missing = cardOf(rank, left[0]);
   const pack = now.filter((card) => card !== missing);
-  const pointers = pointersTo(pack, missing);
-  if (!pointers)
+  const loaded = loadedFor(pack, missing, load);
+  if (!loaded)
     return unreckoned(
-      `${showCard(missing)} is missing, but this pack lacks a card of its suit, of its rank or of the other colour.`,
+      load === 0
+        ? `${showCard(missing)} is missing, but this pack lacks a card of its suit, of its rank or of the other colour.`
+        : `${showCard(missing)} is missing, but not just three of its rank are left.`,
       'Name the card outright.',
     );
-  const suited = suitOf(pointers.sameSuit) === suitOf(missing);
-  const cards = [pointers.otherColour, pointers.sameRank, pointers.sameSuit];
+  const cards = loaded.map(({ card }) => card);
   return reckoned({
     answer: `${showCard(missing)} is missing; bring ${cards.map(showCard).join(' ')} to the top`,
-    notes: [
-      `From the top: ${showCard(cards[0])} (the other colour), ${showCard(cards[1])} (its rank), ${showCard(cards[2])} (${suited ? 'its suit' : 'its mate, as no other card of its suit is left'}).`,
-    ],
+    notes: [`From the top: ${loaded.map(({ card, words }) => `${showCard(card)} (${words})`).join(', ')}.`],
     known: [
       { words: 'Missing', card: missing },
-      { words: 'The other colour', card: cards[0] },
-      { words: 'Its rank', card: cards[1] },
-      { words: suited ? 'Its suit' : 'Its mate, for its suit', card: cards[2] },
+      ...loaded.map(({ card, words }) => ({ words: words.charAt(0).toUpperCase() + words.slice(1), card })),
     ],
     marks: [...markAt(now, missing, 'missing'), ...cards.flatMap((card) => markAt(now, card, 'wanted'))],
     moves: [
@@ -126,8 +161,14 @@ export const SHORT_GROUP: Pattern = {
       kind: 'suits',
       optional: true,
     },
+    setupField('load', 'Bring to the top', 0, { kind: 'choice', options: LOADS }),
   ],
   example: () => ({ rank: 7, suits: [0, 1, 3] }),
   reckon: (values, { now }) =>
-    reckonShortGroup(now, num(values, 'rank') as Rank, list(values, 'suits') as readonly Suit[]),
+    reckonShortGroup(
+      now,
+      num(values, 'rank') as Rank,
+      list(values, 'suits') as readonly Suit[],
+      maybe(values, 'load'),
+    ),
 };

@@ -52,6 +52,10 @@ export const reckonTwoCards = (now: Order, card: Card, mine: number, theirs: num
   return reckoned({
     answer: `${count === 0 ? 'Leave the pack as it is' : `Cut so that ${showCard(now[count - 1])} comes to the face`}; claim ${showCard(claim)}`,
     notes: [
+      ...(place === theirs
+        ? [`${showCard(card)} already lies at ${theirs}, their number: without a cut it is there.`]
+        : []),
+      ...(place === mine ? [`${showCard(card)} already lies at ${mine}: no cut is needed.`] : []),
       `Then ${showCard(card)} is at ${mine} and ${showCard(claim)} at ${theirs}.`,
       ...(count === 0
         ? []
