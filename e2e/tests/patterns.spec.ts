@@ -76,13 +76,13 @@ test('a pattern by the pad: two cuts, its marks on the rail, and the predictionâ
     .click();
   await page
     .getByRole('group', { name: 'Which card was at the deeper cut?' })
-    .getByRole('button', { name: 'six of diamonds' })
+    .getByRole('button', { name: 'queen of spades' })
     .click();
-  await expect(page.locator('.answer')).toContainText('Push off 4 cards: the next says 5');
+  await expect(page.locator('.answer')).toContainText('Push off 3 cards: the next says 6');
   await expect(enumeron.slot(7)).toHaveAccessibleName(/face up/);
   await page.getByText('Set-up:').click();
   await page.getByRole('textbox', { name: 'Numbers from' }).fill('8');
-  await expect(page.locator('.answer')).toContainText('5 is outside 8 to 24: too close together');
+  await expect(page.locator('.answer')).toContainText('6 is outside 8 to 27: too close together');
   await page.getByRole('textbox', { name: 'Numbers from' }).fill('99');
   await expect(page.getByRole('alert')).toContainText('not a number from 1 to 52');
 });

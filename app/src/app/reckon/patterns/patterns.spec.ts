@@ -79,14 +79,14 @@ describe('a pattern', () => {
     expect(answer(rendered)).toBe('Which card was at the first cut?');
     await press(rendered, '9D');
     expect(answer(rendered)).toBe('Which card was at the deeper cut?');
-    await press(rendered, '6D');
-    expect(answer(rendered)).toBe('Push off 4 cards: the next says 5');
+    await press(rendered, 'QS');
+    expect(answer(rendered)).toBe('Push off 3 cards: the next says 6');
     const marks = TestBed.inject(RailMarks).marks();
     expect(marks.get(4)).toContain('seen');
     expect(marks.get(7)).toEqual(['face up']);
     await fill(rendered, 3, '7');
-    expect(answer(rendered)).toContain('5 is outside 7 to 24: too close together');
-    expect(rendered.text()).toContain('Ask for the second cut again, between 11 and 28 cards deep.');
+    expect(answer(rendered)).toContain('6 is outside 7 to 27: too close together');
+    expect(rendered.text()).toContain('Ask for the second cut again, between 11 and 31 cards deep.');
     rendered.fixture.destroy();
     expect(TestBed.inject(RailMarks).marks().size).toBe(0);
   });
@@ -175,15 +175,15 @@ describe('a pattern', () => {
     expect(ranks.text()).toContain('“11” is not a rank');
     ranks.fixture.destroy();
     const line = await open('number-line');
-    // Nothing need be told: the key is at the face, K♦ with stack number 52, and the row begins 20 above it.
-    expect(answer(line)).toMatch(/^Call .+, 7♦ and on down the stack, until they say stop$/);
+    // Nothing need be told: the key is at the face, K♦ with stack number 52, and the row begins 18 above it.
+    expect(answer(line)).toMatch(/^Call .+, J♠ and on down the stack, until they say stop$/);
     await press(line, 'KH');
     await press(line, '7D');
-    expect(answer(line)).toBe('Run up a line from 1 to 20; say “stop when you like” from 7 on');
-    expect(line.text()).toContain('Stopped from 11 to 20, at most 6 cards move.');
+    expect(answer(line)).toBe('Run up a line from 1 to 18; say “stop when you like” from 7 on');
+    expect(line.text()).toContain('Stopped from 11 to 18, at most 6 cards move.');
     await TestBed.inject(SettingsStore).tolerate({ shift: 2 });
     await line.fixture.whenStable();
-    expect(line.text()).toContain('Stopped from 15 to 19, at most 2 cards move.');
+    expect(line.text()).toContain('Stopped from 15 to 18, at most 2 cards move.');
     await fill(line, 2, '15');
     expect(answer(line)).toContain('Move 2 cards from top to bottom');
     line.fixture.destroy();

@@ -53,7 +53,7 @@ test('its numbers are kept, checked and undone; a point of the curve is taken; n
   await again.fixture.whenStable();
   expect(again.find('.says').textContent).toMatch(/at (\d+) to \d+/);
   await again.click('As at first');
-  expect(again.find('.says').textContent).toContain('at 20 to 32');
+  expect(again.find('.says').textContent).toContain('at 18 to 30');
 });
 
 test('what was kept and does not fit a field any more is as at first', async () => {
