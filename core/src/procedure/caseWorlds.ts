@@ -1,4 +1,4 @@
-import { Possible } from './pools';
+import { Possible } from './askedPools';
 import { World } from './form';
 import { CANNOT, Choice, CLAIM, HELD, LEFT_OUT, OUT, Program, UNKNOWN } from './program';
 import { StateText } from './stateText';

@@ -50,10 +50,11 @@ const bothLooked =
     join: (a: number, b: number) => number,
   ): Reader =>
   (world) => {
-    const { values } = world;
-    const [first, second] = [values[one.index], values[other.index]];
-    const a = first < NONE ? lookUp(world, one.known, first) : one.known[first];
-    const b = second < NONE ? lookUp(world, other.known, second) : other.known[second];
+    const first = world.values[one.index];
+    const second = world.values[other.index];
+    const isKnown = first >= NONE && second >= NONE;
+    const a = isKnown ? one.known[first] : lookUp(world, one.known, first);
+    const b = isKnown ? other.known[second] : lookUp(world, other.known, second);
     return a === NONE || b === NONE ? NONE : within(join(a, b));
   };
 

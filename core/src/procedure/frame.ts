@@ -1,4 +1,4 @@
-import { Possible } from './pools';
+import { Possible } from './askedPools';
 import { Choice } from './program';
 
 /** A choice whose values are being tried. */

@@ -2,60 +2,36 @@ import { Rng } from '../deck/rng';
 import { knownCard, NONE } from './form';
 import { liveValues } from './live';
 import { VisitedStates } from './visitedStates';
-import {
-  CANNOT,
-  Choice,
-  CLAIM,
-  Do,
-  HELD,
-  Instruction,
-  LEFT_OUT,
-  OUT,
-  Program,
-  UNKNOWN,
-  UNSET,
-} from './program';
+import { CANNOT, Choice, CLAIM, HELD, LEFT_OUT, OUT, Program, UNKNOWN } from './program';
+import { DONE, Stepping } from './stepping';
 import { CaseEnd, CaseWorlds, Host } from './caseWorlds';
 import { Frame } from './frame';
 import { StateText } from './stateText';
 import { nextKept, Lookahead } from './lookahead';
 import { MixedTable } from './mixedTable';
 import { FAILED_AT, FIELD_NAMES, HELD_AT, LEFT_AT, OUT_AT, Tally } from './tally';
-import { TableFull } from './packets';
 import { Trail } from './trail';
 import { Weighing } from './weighing';
 import { Counts, Failure, MOST_FAILURES, SoughtFailure, Way } from './way';
-
-/** So many instructions are counted down in a small integer. */
-const MOST_AT_ONCE = 2 ** 30;
-
-/** No instruction: all worlds have been run. */
-const DONE = -7;
 
 /**
  * Runs a program through every combination of its choices, depth first. What comes before a choice is done once; where
  * a choice is met again in a world that is alike, what came of it is added and not run again.
  */
-export class Machine implements Host {
-  readonly table: MixedTable;
-  readonly values: Int32Array;
+export class Machine extends Stepping implements Host {
   readonly failures: Failure[] = [];
   /** By failure, where something is mixed: the instructions at which was chosen. */
   readonly failedChoices: (readonly number[])[] = [];
   /** Whether the failure that was sought was found. */
   isFound = false;
-  steps = 0;
   /** How many values have been tried, of choices and of what may lie where it was asked. */
   tries = 0;
-  /** Set where the table could not hold all that was to be kept: the run ended there. */
-  full = false;
   /** By claim: what is known by sights, or NONE where they leave it open. */
   readonly known: readonly Map<string, number>[];
 
   /** The choice that is waited for, with its range. */
   asked: { readonly choice: Choice; readonly low: number; readonly high: number } | undefined;
 
-  private at = 0;
   private depth = 0;
   private readonly frames: Frame[] = [];
   private readonly tally = new Tally();
@@ -79,14 +55,17 @@ export class Machine implements Host {
   private readonly weighing = new Weighing();
 
   constructor(
-    readonly program: Program,
+    program: Program,
     private readonly way: Way = {},
   ) {
-    this.table = new MixedTable(program.start, way.rng ? 0 : program.pools, way.fixed !== undefined);
+    super(
+      program,
+      new MixedTable(program.start, way.rng ? 0 : program.pools, way.fixed !== undefined),
+      way.rng,
+    );
     this.table.givesTokens = !way.visit && !way.sights;
     this.isPlain = !way.weigh && !way.visit && !way.ended && !way.rng && !way.chosen && !way.fixed;
     this.unknown = program.values;
-    this.values = new Int32Array(program.values + 1).fill(UNSET);
     this.values[this.unknown] = 0;
     this.known = program.claims.map(() => new Map<string, number>());
     this.table.kept = this.table.free;
@@ -142,124 +121,8 @@ export class Machine implements Host {
     return this.depth === 0 ? 0 : this.trail.endOf(this.frames[this.depth - 1].saved);
   }
 
-  /** The instruction that is done next; below 0 when all worlds have been run. */
-  get here(): number {
-    return this.at;
-  }
-
-  /** Goes on until so many instructions were done; true when all worlds have been run. */
-  run(until: number): boolean {
-    try {
-      return this.go(until);
-    } catch (error) {
-      if (!(error instanceof TableFull)) throw error;
-      this.full = true;
-      return false;
-    }
-  }
-
-  private go(until: number): boolean {
-    const { table, values } = this;
-    const { code } = this.program;
-    const rng = this.way.rng ?? noChance;
-    let at = this.at;
-    const most = Math.min(until - this.steps, MOST_AT_ONCE);
-    let left = most | 0;
-    while (at !== DONE && left > 0) {
-      left--;
-      const instruction = code[at];
-      switch (instruction.kind) {
-        case Do.Act:
-          at = instruction.act(this, rng) ? at + 1 : this.end(CANNOT, at);
-          break;
-        case Do.Lift:
-        case Do.LiftOver:
-          at = this.lift(instruction, at);
-          break;
-        case Do.Turn:
-          table.turn(instruction.packet);
-          at++;
-          break;
-        case Do.Put:
-          if (instruction.to === 1) table.putUnder(instruction.packet, instruction.other);
-          else table.putOn(instruction.packet, instruction.other);
-          at++;
-          break;
-        case Do.Set:
-          values[instruction.value] = instruction.to;
-          at++;
-          break;
-        case Do.Top:
-          at = this.top(instruction, at);
-          break;
-        case Do.Give: {
-          const value = instruction.read(this);
-          values[instruction.value] = value;
-          at = value === NONE ? this.end(CANNOT, at) : at + 1;
-          break;
-        }
-        case Do.Test: {
-          const held = instruction.read(this);
-          at = held === 1 ? at + 1 : held === 0 ? instruction.to : this.end(CANNOT, at);
-          break;
-        }
-        case Do.Must: {
-          const held = instruction.read(this);
-          at = held === 1 ? at + 1 : this.end(held === 0 ? instruction.to : CANNOT, at);
-          break;
-        }
-        case Do.Jump:
-          at = instruction.to;
-          break;
-        case Do.Choose:
-          at = this.choose(instruction.choice as Choice, at);
-          break;
-        case Do.Branch:
-          at = instruction.ways[values[instruction.value] - 1];
-          break;
-        case Do.Rounds: {
-          const times = instruction.read(this);
-          values[instruction.value] = times;
-          at = times < 0 || times > instruction.to ? this.end(CANNOT, at) : at + 1;
-          break;
-        }
-        case Do.Round:
-          at = values[instruction.value]-- > 0 ? at + 1 : instruction.to;
-          break;
-        case Do.Known:
-          at = this.look(instruction.read(this), instruction.to) ? at + 1 : this.end(CANNOT, at);
-          break;
-        case Do.End:
-          at = this.end(instruction.to, at);
-      }
-    }
-    this.steps += most - left;
-    this.at = at;
-    return at === DONE || (this.steps < until && this.go(until));
-  }
-
-  /** Lifts as many cards as a value says; gives where the world goes on. */
-  private lift({ kind, packet, value, other, to }: Instruction, at: number): number {
-    const { table } = this;
-    const count = this.values[value];
-    if (count < 0 || count > table.sizes[packet]) return this.end(CANNOT, at);
-    if (kind === Do.LiftOver) {
-      table.liftOver(packet, count, other);
-      return at + 2;
-    }
-    table.lift(packet, count, other, to === 1);
-    return at + 1;
-  }
-
-  /** Looks at the top card of a packet; gives where the world goes on. */
-  private top({ packet, value }: Instruction, at: number): number {
-    const card = this.table.sizes[packet] > 0 ? this.table.lookTop(packet) : NONE;
-    this.values[value] = card;
-    return card === NONE ? this.end(CANNOT, at) : at + 1;
-  }
-
   /** Whether something claimed to be known can be worked out at all; notes what it is under these sights. */
-  private look(claimed: number, claim: number): boolean {
+  protected override look(claimed: number, claim: number): boolean {
     const value = knownCard(this, claimed);
     if (value === NONE) return false;
     if (this.way.rng || this.way.chosen) return true;
@@ -278,7 +141,7 @@ export class Machine implements Host {
     return true;
   }
 
-  private choose(choice: Choice, at: number): number {
+  protected override choose(choice: Choice, at: number): number {
     const low = choice.from(this);
     const high = choice.to(this);
     if (low === NONE || high === NONE || low > high) return this.end(CANNOT, at);
@@ -450,12 +313,12 @@ export class Machine implements Host {
   }
 
   /** The end of a world: how it counts; gives where the next one goes on. */
-  private end(outcome: number, at: number): number {
-    if (outcome === CANNOT && this.table.isAsked) return this.branch(at);
+  protected override end(outcome: number, at: number): number {
     if (this.isPlain && outcome === HELD && this.values[this.unknown] === 0 && !this.alike.isOpen) {
       this.tally.add(this.depth, HELD_AT, 1);
       return this.next();
     }
+    if (outcome === CANNOT && this.table.isAsked) return this.branch(at);
     const missed = this.values[this.unknown];
     const how = missed > 0 && (outcome === HELD || outcome === OUT) ? UNKNOWN : outcome;
     const path = how === UNKNOWN ? this.program.claims[missed - 1] : this.program.paths[at];
@@ -499,8 +362,4 @@ const WHY = { [CLAIM]: 'claim', [CANNOT]: 'cannot be done', [UNKNOWN]: 'not know
 /** What stands in the place of a choice where chance decides. */
 const CHANCE: Choice = {
   ...{ name: '', value: -1, from: () => NONE, to: () => NONE, likely: undefined, promise: undefined },
-};
-
-const noChance = (): never => {
-  throw new Error('Where chance enters, a procedure is estimated.');
 };

@@ -1,13 +1,14 @@
 import { Card, mateOf } from '../deck/card';
 import { NONE } from './form';
 import { INDIFFERENT } from './packets';
-import { CARD, isMark, isToken, markOf, Pools, THROUGH, tokenOf } from './pools';
+import { Mixing } from './mixing';
+import { CARD, isMark, isToken, markOf, THROUGH, tokenOf } from './pools';
 
 /**
  * The table as it is looked at, where packets may be mixed. A card of which only is wanted that it is this one is given
  * as a token, and is found out when more of it is.
  */
-export class MixedTable extends Pools {
+export class MixedTable extends Mixing {
   /** Whether tokens are given; else a card that is looked at is found out. */
   givesTokens = false;
 
