@@ -60,6 +60,8 @@ test('the ideas for banks are banks, and the run that counts does so for every c
     expect(new Set(run).size).toBe(run.length);
     for (let index = 0; index + 1 < run.length; index++)
       expect((rankOf(run[index]) ?? 0) + (rankOf(run[index + 1]) ?? 0)).toBe(behind + index);
+    // Two of a rank side by side would show what it is.
+    expect(run.some((card, index) => rankOf(card) === rankOf(run[index + 1] ?? -1))).toBe(false);
   }
   expect(longestCountingRun(10)?.length).toBeGreaterThan(10);
   expect(suitBank(2).map(suitOf)).toEqual(RANKS.map(() => 2));

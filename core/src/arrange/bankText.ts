@@ -1,5 +1,5 @@
 import { Bank, BankPosition, countingRun, layBank } from '../deck/bank';
-import { Card, cardOf, mateOf, RANKS, Suit, SUITS } from '../deck/card';
+import { Card, cardOf, mateOf, rankOf, RANKS, Suit, SUITS } from '../deck/card';
 import { whyNotCard } from '../deck/notation';
 import { Order } from '../deck/order';
 import { readEntries } from '../deck/orderText';
@@ -62,12 +62,18 @@ export const matesBank = (): Card[] =>
 /** The longest a run may be that counts: half of a full pack. */
 const LONGEST = 26;
 
-/** The longest run behind so many cards on which the next two ranks give the number cut; undefined where none is. */
+const hasEqualPair = (cards: readonly Card[]): boolean =>
+  cards.some((card, index) => index > 0 && rankOf(card) === rankOf(cards[index - 1]));
+
+/**
+ * The longest run behind so many cards on which the next two ranks give the number cut, with no two of a rank next to
+ * each other, which would show; undefined where none is.
+ */
 export const longestCountingRun = (behind: number): Card[] | undefined => {
   for (let length = LONGEST; length >= 2; length--)
     for (const rank of RANKS) {
       const cards = countingRun(behind, length, rank);
-      if (cards) return cards;
+      if (cards && !hasEqualPair(cards)) return cards;
     }
   return undefined;
 };

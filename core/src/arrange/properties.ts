@@ -117,10 +117,13 @@ const composedCard = (order: Order, way: ComposedWay): Property => {
   for (const { named } of rows)
     if (named?.place !== undefined) counts.set(named.place, (counts.get(named.place) ?? 0) + 1);
   const [best] = [...counts].sort((a, b) => b[1] - a[1])[0] ?? [0];
-  const from = way === 'rank then suit' ? 'from the top' : 'from the face';
+  const ends = ['from the top', 'from the face'];
+  const [from, other] = way === 'rank then suit' ? ends : ends.reverse();
+  // Of what is left without the two.
+  const back = best === 0 ? '' : `, which is ${order.length - 1 - best} ${other},`;
   return property(
     way,
-    `${way} of the next two names the card ${best} ${from}, for every cut`,
+    `${way} of the next two names the card ${best} ${from}${back} for every cut`,
     rows.map(({ count, now, named }) => ({
       ok: named?.place !== undefined && named.place === best,
       says: `cut ${count}: ${showCard(now[0])} ${showCard(now[1])} name ${named ? showCard(named.card) : 'none'}, ${named?.place ?? 'not'} ${from}`,

@@ -22,12 +22,13 @@ import { answerOf, jobView } from '../../platform/workers/job-view';
 import { ProceduresStore } from '../../nouns/procedures/procedures.store';
 import { Choice } from '../../ui/choice';
 import { Stepper } from '../../ui/stepper';
+import { DEEPEST, depthsCode, depthsIn, LARGEST_CODE, readDepths, showDepths } from './depths';
 
 /** Where what is told here is kept. */
 const PLACE = 'busy row';
 /** What there is until something is told: four heaps of thirteen, an ace in each. */
 const [CARDS, DEPTHS, MOVES, HEAPS] = [13, [3, 5, 2, 6, 4, 1], 24, 4] as const;
-const MOST_CARDS = 26;
+const MOST_CARDS = DEEPEST;
 /** What is wanted, heap by heap, in the procedure that is kept. */
 const WANTED = ['AC', 'AD', 'AH', 'AS', 'KH', 'KS'];
 
@@ -56,7 +57,9 @@ export class BusyPage {
   );
   protected readonly show = (value: number): string => value.toString();
   protected readonly readCards = numberReader(MOST_CARDS);
-  protected readonly readDepth = numberReader(MOST_CARDS, 0);
+  protected readonly readDepths = readDepths;
+  protected readonly showDepths = showDepths;
+  protected readonly codeOf = ({ wanted }: BusyHeap): number => depthsCode(wanted);
   protected readonly readMoves = numberReader(MOST_MOVES);
 
   protected readonly wish = computed<BusyWish>(() => {
@@ -64,11 +67,8 @@ export class BusyPage {
     const [sizes, wanted] = [numbersIn(cards), numbersIn(depths)];
     return {
       heaps: Array.from({ length: wholeIn(heaps, FEWEST_HEAPS, MOST_HEAPS, HEAPS) }, (_, index): BusyHeap => {
-        const depth = wholeIn(wanted.at(index), 0, MOST_CARDS, DEPTHS[index]);
-        return {
-          cards: wholeIn(sizes.at(index), 1, MOST_CARDS, CARDS),
-          wanted: depth === 0 ? [] : [depth],
-        };
+        const depths = wholeIn(wanted.at(index), 0, LARGEST_CODE, DEPTHS[index]);
+        return { cards: wholeIn(sizes.at(index), 1, MOST_CARDS, CARDS), wanted: depthsIn(depths) };
       }),
       moves: wholeIn(moves, 1, MOST_MOVES, MOVES),
       seed: wholeIn(seed, 1, 1e9, 1),
@@ -110,9 +110,7 @@ export class BusyPage {
 
   protected setHeap(name: 'cards' | 'depths', index: number, value: number | undefined): void {
     if (value === undefined) return;
-    const now = this.wish().heaps.map(({ cards, wanted }) =>
-      name === 'cards' ? cards : (wanted.at(0) ?? 0),
-    );
+    const now = this.wish().heaps.map(({ cards, wanted }) => (name === 'cards' ? cards : depthsCode(wanted)));
     const changed = now.map((each, heap) => (heap === index ? value : each));
     void this.told.set(PLACE, name, changed);
   }

@@ -7,6 +7,7 @@ import { render, Rendered } from '../../../testing/render';
 import { RUN_JOB } from '../../platform/workers/jobs';
 import { ProceduresStore } from '../../nouns/procedures/procedures.store';
 import { BusyPage } from './busy-page';
+import { depthsCode, depthsIn, readDepths, showDepths } from './depths';
 
 beforeEach(() =>
   freshApp([
@@ -71,6 +72,31 @@ test('another row is another, and stays over a reload; what cannot be says what 
   await tell(again, 1, '0');
   await again.click('6');
   await until(() => again.text().includes('bring the 5 cards up'));
+});
+
+test('several cards of one heap are wanted, and each comes up by itself', async () => {
+  const page = await open();
+  await tell(page, 1, '1 2 3 4');
+  await tell(page, 3, '0');
+  await tell(page, 5, '0');
+  await tell(page, 7, '0');
+  await until(() => page.text().includes('24 moves bring the 4 cards up'));
+  await press(page, 'End');
+  expect(wantedOnTop(page)).toBe(4);
+  await tell(page, 1, '1 1');
+  expect(page.text()).toContain('1 stands there twice.');
+  await tell(page, 1, '1 99');
+  expect(page.text()).toContain('“99” is not a depth from 1 to 26.');
+});
+
+test('depths and the number that they are kept as', () => {
+  for (const depths of [[], [3], [1, 2, 3, 4], [26, 25, 24, 23, 22, 21]]) {
+    expect(depthsIn(depthsCode(depths))).toEqual(depths);
+    if (depths.length > 0)
+      expect(readDepths(showDepths(depthsCode(depths)))).toEqual({ value: depthsCode(depths) });
+  }
+  expect(readDepths('0')).toEqual({ value: 0 });
+  expect(readDepths('1 2 3 4 5 6 7').problem).toContain('at most 6');
 });
 
 test('it is kept as a procedure, which is proved', async () => {

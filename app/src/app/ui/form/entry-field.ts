@@ -31,7 +31,7 @@ let count = 0;
       autocomplete="off"
       spellcheck="false"
       placeholder="–"
-      maxlength="4"
+      [attr.maxlength]="longest()"
       [attr.list]="completions().length > 0 ? id + '-completions' : null"
       [attr.inputmode]="pad() ? 'none' : null"
       [attr.aria-invalid]="problem() !== undefined"
@@ -59,6 +59,8 @@ export class EntryField {
   readonly value = input<number>();
   readonly show = input.required<(value: number) => string>();
   readonly read = input.required<(text: string) => Reading>();
+  /** How many characters may be typed. */
+  readonly longest = input(4);
   /** The suit whose colour the text takes. */
   readonly suit = input<number>();
   /** Whether the pad on the screen fills this field now. */
