@@ -6,6 +6,7 @@ import { casesOf } from './cases';
 import { knowing } from './knowing';
 import { hasChance } from './prove';
 import { readProcedure } from './readProcedure';
+import { prove } from './prove';
 import { WORKED } from './worked/worked';
 
 const readable = [
@@ -92,6 +93,24 @@ test('a failing case tells where and why, and one that goes on for ever is ended
   expect(actOut(endless, []).tooLong).toBe(true);
   const short: Procedure = { name: 'Short', steps: [{ do: 'lift', count: 1, from: 'pack', onto: 'hand' }] };
   expect(actOut(short, [])).toMatchObject({ end: 'failed', failure: { at: '1', why: 'cannot be done' } });
+});
+
+test('an out is cleared up where it is acted out, and what cannot be done there fails', () => {
+  const { procedure } =
+    WORKED.find(({ procedure: { name } }) => name.startsWith('A packet counted')) ?? WORKED[0];
+  const { end, scenes } = actOut(procedure, [5, 7]);
+  expect(end).toBe('outs');
+  expect(scenes.slice(-3).map(({ path }) => path)).toEqual(['10.1.1.1.1', '10.1.1.1.2', '10.1.1']);
+  const lying = scenes[scenes.length - 1].packets.map(({ name, cards }) => [name, cards.length]);
+  expect(Object.fromEntries(lying)).toEqual({ pack: 52, hand: 0, box: 0 });
+  const steps: Procedure['steps'] = [
+    { do: 'out', words: 'So.', steps: [{ do: 'cut', packet: 'pack', count: 9 }] },
+  ];
+  const wrong: Procedure = { name: 'x', version: 2, packets: { pack: ['AC'] }, steps };
+  expect(actOut(wrong, [])).toMatchObject({ end: 'failed', failure: { at: '1.1.1', why: 'cannot be done' } });
+  // In a proof, and in version 1, they mean nothing.
+  expect(prove(wrong)).toMatchObject({ cases: 1, outs: 1 });
+  expect(actOut({ ...wrong, version: 1 }, [])).toMatchObject({ end: 'outs' });
 });
 
 test('shuffled by chance, the same seed gives the same', () => {
