@@ -93,7 +93,7 @@ export const VIEWS: readonly View[] = [
       await page.getByText('The pack lies so').waitFor();
     },
   },
-  { name: 'rehearse', path: '/rehearse', fill: (page) => page.getByText('Remove').first().waitFor() },
+  { name: 'rehearse', path: '/rehearse', fill: (page) => page.getByText('Works in all').first().waitFor() },
   {
     name: 'rehearse, a procedure',
     path: '/rehearse/sample-two-cuts-and-a-packet-of-numbers',

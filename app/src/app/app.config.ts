@@ -2,6 +2,7 @@ import {
   ApplicationConfig,
   inject,
   provideAppInitializer,
+  ErrorHandler,
   provideBrowserGlobalErrorListeners,
   provideEnvironmentInitializer,
 } from '@angular/core';
@@ -27,12 +28,14 @@ import { RUN_JOB } from './platform/workers/jobs';
 import { runLater } from './platform/workers/run-later';
 import { PreloadWhenIdle } from './preload';
 import { ROOMS } from './rooms';
+import { Errors } from './platform/errors';
 import { Scripts } from './platform/scripts';
 import { keepTypedTextsLater } from './platform/typed-texts-later';
 
 export const appConfig: ApplicationConfig = {
   providers: [
     provideBrowserGlobalErrorListeners(),
+    { provide: ErrorHandler, useClass: Errors },
     provideRouter(
       ROUTES,
       withComponentInputBinding(),

@@ -12,6 +12,9 @@ const ONCE_IN = 600_000;
 const scriptIn = (error: unknown): string | undefined =>
   error instanceof Error ? /https?:\/\/\S+\.m?js/.exec(error.message)?.[0] : undefined;
 
+/** Whether it is a browser's message that a script could not be loaded. */
+export const isScriptError = (error: unknown): boolean => scriptIn(error) !== undefined;
+
 /**
  * Scripts that are loaded when they are wanted. A browser remembers one that could not be had for as long as the
  * page lives, so that only a reload helps; it is done when the script can be had, and never into nothing.
@@ -19,6 +22,7 @@ const scriptIn = (error: unknown): string | undefined =>
 @Injectable({ providedIn: 'root' })
 export class Scripts {
   private readonly window = inject(DOCUMENT).defaultView;
+  private told: unknown;
   private readonly lacking = signal<{ readonly script: string; readonly url: string } | undefined>(undefined);
 
   /** The address that the reload goes to while a script is lacking; else undefined. */
@@ -51,6 +55,9 @@ export class Scripts {
    * @param url the address of a room that was asked for; else the one that is open is meant.
    */
   tell(error: unknown, url?: string): void {
+    // What was told by whoever wanted it comes once more as what nobody has caught.
+    if (error === this.told) return;
+    this.told = error;
     console.warn(error);
     // A room that was asked for is still wanted when another part turns out to be lacking as well.
     const wanted = url ?? this.lacking()?.url ?? this.window?.location.pathname ?? '/';
