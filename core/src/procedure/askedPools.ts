@@ -1,6 +1,6 @@
 import { Card } from '../deck/card';
 import { NONE } from './form';
-import { CARD, FIRST_MARK, isMark, isToken, markOf, Pools } from './pools';
+import { CARD, isMark, isToken, markOf, Pools } from './pools';
 import { FACE_UP } from './run';
 
 /** A card that may lie at a place from 1, or be the card that a token is, and how many ways lead to it. */
@@ -150,7 +150,7 @@ export class AskedPools extends Pools {
   }
 
   private tokensOf(mark: Card): readonly Card[] {
-    return Array.from({ length: this.pools }, (_, pool) => FIRST_MARK + pool).filter(
+    return this.allMarks.filter(
       (token) => token !== mark && this.isSingle(token) && (this.held(token)[0] & CARD) === mark,
     );
   }
@@ -168,8 +168,7 @@ export class AskedPools extends Pools {
       return;
     }
     const side = this.held(found.token)[0] & FACE_UP;
-    this.written[0] = found.card ^ side;
-    this.lay(this.hiddenOf(found.token), 1);
+    this.layIn(found.token, [found.card ^ side]);
   }
 
   /** Asks for any open card, of the pool with the fewest; gives false, since nothing can be done before. */
@@ -177,7 +176,7 @@ export class AskedPools extends Pools {
     let best: { packet: number; place: number; held: number } | undefined;
     for (let packet = 0; packet < this.real; packet++)
       this.cardsOf(packet).forEach((each, at) => {
-        const held = isMark(each & CARD) ? this.sizes[this.real + (each & CARD) - FIRST_MARK] : 0;
+        const held = isMark(each & CARD) ? this.heldBy(each & CARD) : 0;
         if (held > 0 && (!best || held < best.held)) best = { packet, place: at + 1, held };
       });
     if (best) this.ask(best.packet, best.place);

@@ -194,7 +194,7 @@ export class CaseWorlds {
         .map(([text]) => text);
       level.begun = 0;
       if (level.members.length > 0) return true;
-      const next = Math.min(...[...worlds.values()].filter(([low]) => low > level.value).map(([low]) => low));
+      const next = leastOf(groups[level.group], level.value + 1);
       if (next < Infinity) level.value = next - 1;
       else level.value = leastOf(groups.at(++level.group)) - 1;
     }
@@ -213,5 +213,9 @@ export class CaseWorlds {
   }
 }
 
-const leastOf = (waiting: Waiting | undefined): number =>
-  waiting ? Math.min(...[...waiting.worlds.values()].map(([low]) => low)) : 0;
+/** The least value, not below `from`, with which the range of a world begins; Infinity where there is none. */
+const leastOf = (waiting: Waiting | undefined, from = Number.NEGATIVE_INFINITY): number => {
+  let least = Number.POSITIVE_INFINITY;
+  for (const [low] of waiting?.worlds.values() ?? []) if (low >= from && low < least) least = low;
+  return least;
+};

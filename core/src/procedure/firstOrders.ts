@@ -11,17 +11,34 @@ import type { SoughtFailure, Way } from './way';
  *
  * It is found card by card: the next card is the first that leaves a world which fails so, and where that one does in
  * which all others stay as they lie, it is found.
+ *
+ * @param steps how many may still be run for it; what was run is taken off.
+ * @returns none where they were not found in so many steps.
  */
 export const firstOrders = (
   program: Program,
   sought: SoughtFailure,
   { open }: Pick<Way, 'open'>,
+  steps: { left: number },
 ): readonly (readonly string[])[] => {
   const found: number[][] = [];
   let pinned: number[] = [];
+  /** Runs the worlds with these cards on top; undefined where there are no more steps, or no room, for that. */
+  const run = (pins: readonly (readonly number[])[], isLeft: boolean): Machine | undefined => {
+    const machine = new Machine(program, {
+      fixed: sought,
+      open: open ?? program.claims.map(() => new Set()),
+    });
+    machine.table.pins = pins;
+    machine.table.isLeft = isLeft;
+    let isDone = false;
+    while (!isDone && !machine.full && machine.steps < steps.left) isDone = machine.run(steps.left);
+    steps.left -= machine.steps;
+    return isDone ? machine : undefined;
+  };
   for (;;) {
-    const pins = [...found, pinned];
-    const asTheyLie = run(program, sought, { open }, pins, true);
+    const asTheyLie = run([...found, pinned], true);
+    if (!asTheyLie) return [];
     if (asTheyLie.isFound) return (asTheyLie.table.noted ?? []).map(({ after }) => [...after].map(written));
     const { before, from, count } = mixedBy(asTheyLie, found.length);
     if (pinned.length === count) {
@@ -29,27 +46,14 @@ export const firstOrders = (
       pinned = [];
       continue;
     }
-    const next = candidates(before, from, count, pinned).find(
-      (index) => run(program, sought, { open }, [...found, [...pinned, index]], false).isFound,
-    );
+    const next = candidates(before, from, count, pinned).find((index) => {
+      const machine = run([...found, [...pinned, index]], false);
+      return !machine || machine.isFound;
+    });
     // Every world that fails so has some card there.
     if (next === undefined) throw new Error('No order fails so.');
     pinned = [...pinned, next];
   }
-};
-
-const run = (
-  program: Program,
-  fixed: SoughtFailure,
-  { open }: Pick<Way, 'open'>,
-  pins: readonly (readonly number[])[],
-  isLeft: boolean,
-): Machine => {
-  const machine = new Machine(program, { fixed, open: open ?? program.claims.map(() => new Set<string>()) });
-  machine.table.pins = pins;
-  machine.table.isLeft = isLeft;
-  while (!machine.run(Number.POSITIVE_INFINITY) && !machine.full);
-  return machine;
 };
 
 /** What lay in the packet of a mix before it, and which cards of it were mixed. */

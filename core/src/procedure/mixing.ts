@@ -1,7 +1,7 @@
 import { AskedPools } from './askedPools';
 import { Card } from '../deck/card';
 import { ROOM } from './packets';
-import { CARD, FIRST_MARK, isMark } from './pools';
+import { CARD, isMark } from './pools';
 import { FACE_UP, flagsOf, runOf, UPSIDE } from './run';
 
 /** What was mixed: so many cards of a packet from an index on, as they lay before and behind it. */
@@ -25,6 +25,16 @@ export class Mixing extends AskedPools {
 
   /** Whether mixes beyond those pinned leave the cards as they lie. */
   isLeft = false;
+
+  /**
+   * @param start the packets in the order of their indices, top card first, face down.
+   * @param pools how many there may be at once, from 0: where there are none, nothing is mixed so.
+   * @param notes whether to note what lies where before and behind each mix.
+   */
+  constructor(start: readonly (readonly Card[])[], pools: number, notes = false) {
+    super(start, pools);
+    this.noted = notes ? [] : undefined;
+  }
 
   /**
    * The cards between `above` and `below` come into any order.
@@ -96,38 +106,26 @@ export class Mixing extends AskedPools {
 
   /** Where all marks of a pool have come into another, alike, its cards are held there themselves. */
   private flatten(hidden: number): void {
-    for (let other = this.real; other < this.real + this.pools; other++) {
-      const held = this.sizes[other];
+    const pool = this.markOfPool(hidden);
+    for (const mark of this.allMarks) {
+      const held = this.heldBy(mark);
       // A token stays itself.
-      if (held < 2 || other === hidden) continue;
-      const mark = FIRST_MARK + other - this.real;
-      const all = this.held(FIRST_MARK + hidden - this.real);
+      if (held < 2 || mark === pool) continue;
+      const all = this.held(pool);
       const marks = all.filter((each) => (each & CARD) === mark);
       if (marks.length !== held || marks.some((each) => each !== marks[0])) continue;
       const side = marks[0] & FACE_UP;
-      const cards = [
+      this.layIn(pool, [
         ...all.filter((each) => (each & CARD) !== mark),
         ...this.held(mark).map((each) => each ^ side),
-      ];
-      this.written.set(cards);
-      this.lay(hidden, cards.length);
-      this.lay(other, 0);
+      ]);
+      this.layIn(mark, []);
     }
   }
 
   /** Whether it holds marks of one pool alone, all alike: mixing them changes nothing. */
   private isOneMark(hidden: number): boolean {
-    const all = this.held(FIRST_MARK + hidden - this.real);
+    const all = this.held(this.markOfPool(hidden));
     return isMark(all[0] & CARD) && all.every((each) => each === all[0]);
-  }
-
-  /**
-   * @param start the packets in the order of their indices, top card first, face down.
-   * @param pools how many there may be at once, from 0: where there are none, nothing is mixed so.
-   * @param notes whether to note what lies where before and behind each mix.
-   */
-  constructor(start: readonly (readonly Card[])[], pools: number, notes = false) {
-    super(start, pools);
-    this.noted = notes ? [] : undefined;
   }
 }

@@ -86,10 +86,9 @@ export class Pools extends Table {
     const hidden = this.freePool();
     if (hidden === undefined) return undefined;
     const pool = this.cardAt(packet, place);
-    const token = FIRST_MARK + hidden - this.real;
+    const token = this.markOfPool(hidden);
     this.putThere(packet, place, token);
-    this.written[0] = pool;
-    this.lay(hidden, 1);
+    this.layIn(token, [pool]);
     return token;
   }
 
@@ -147,6 +146,11 @@ export class Pools extends Table {
     return this.real + mark - FIRST_MARK;
   }
 
+  /** The other way about: the mark of a pool by its packet. */
+  protected markOfPool(hidden: number): Card {
+    return FIRST_MARK + hidden - this.real;
+  }
+
   /** How many cards a pool holds. */
   protected heldBy(mark: Card): number {
     return this.sizes[this.hiddenOf(mark)];
@@ -201,11 +205,11 @@ export class Pools extends Table {
     const countIn = (cards: readonly number[]): number =>
       cards.filter((each) => (each & CARD) === mark).length;
     let found = countIn([...this.cardsOf(packet)]);
-    for (let pool = 0; pool < this.pools; pool++) {
-      const inside = countIn(this.held(FIRST_MARK + pool));
-      if (inside > 0 && this.isWhole(packet, FIRST_MARK + pool)) found += inside;
+    for (const other of this.allMarks) {
+      const inside = countIn(this.held(other));
+      if (inside > 0 && this.isWhole(packet, other)) found += inside;
     }
-    return found === this.sizes[this.real + mark - FIRST_MARK];
+    return found === this.heldBy(mark);
   }
 
   /** Whether a pool that holds a card lies in a packet as a whole. */

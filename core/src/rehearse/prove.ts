@@ -70,15 +70,20 @@ export const openSights = ({ known }: Machine): readonly ReadonlySet<string>[] |
 };
 
 /** Failures with what lay where behind each mix, where something is mixed. */
-const withOrders = ({ program, failures, failedChoices }: Machine, open: Way['open']): readonly Failure[] =>
-  program.pools === 0
-    ? failures
-    : failures.map((failure, index) => {
-        const { choices: made, at, why } = failure;
-        const sought = { values: made.map(([, value]) => value), choices: failedChoices[index], at, why };
-        const orders = firstOrders(program, sought, { open });
-        return orders.length > 0 ? { ...failure, orders } : failure;
-      });
+const withOrders = (
+  { program, failures, failedChoices }: Machine,
+  open: Way['open'],
+  budget: number,
+): readonly Failure[] => {
+  if (program.pools === 0) return failures;
+  const steps = { left: budget };
+  return failures.map((failure, index) => {
+    const { choices: made, at, why } = failure;
+    const sought = { values: made.map(([, value]) => value), choices: failedChoices[index], at, why };
+    const orders = firstOrders(program, sought, { open }, steps);
+    return orders.length > 0 ? { ...failure, orders } : failure;
+  });
+};
 
 /** Runs every combination of choices, as a job. */
 export const PROOF: JobRule<ProofArgs, ProofProgress, Proof> = {
@@ -93,7 +98,7 @@ export const PROOF: JobRule<ProofArgs, ProofProgress, Proof> = {
       complete = yield* through(machine, budget);
     }
     const { counts } = machine;
-    const failures = withOrders(machine, open);
+    const failures = withOrders(machine, open, budget);
     return { ...counts, complete, cases: counts.held + counts.outs + counts.failed, failures };
   },
 };
