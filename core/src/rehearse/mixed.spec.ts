@@ -159,6 +159,17 @@ describe('a whole pack that was mixed', () => {
     expect(prove(procedure)).toMatchObject({ cases: 1, failed: 1, complete: true });
   });
 
+  test('where no steps are left for what lay how, a failure is told without it', () => {
+    const procedure = shuffled({ do: 'claim', that: { not: { equal: [{ 'top of': 'pack' }, { card: LEARNT[51] }] } } });
+    const [whole] = prove(procedure).failures;
+    expect(whole.orders?.at(0)).toHaveLength(52);
+    const ended = [...Array(12).keys()]
+      .map((power) => prove(procedure, { budget: 2 ** power }))
+      .filter(({ complete }) => complete);
+    expect(ended[0].failures).toEqual([{ choices: whole.choices, at: whole.at, why: whole.why }]);
+    expect(ended[ended.length - 1].failures).toEqual([whole]);
+  });
+
   test('how many of four lie among ten is told by the hypergeometric law', () => {
     const ways = (n: number, k: number): number => (k === 0 ? 1 : (ways(n - 1, k - 1) * n) / k);
     for (const most of [0, 1, 2, 3]) {

@@ -70,20 +70,24 @@ export const openSights = ({ known }: Machine): readonly ReadonlySet<string>[] |
 };
 
 /** Failures with what lay where behind each mix, where something is mixed. */
-const withOrders = (
-  { program, failures, failedChoices }: Machine,
+function* withOrders(
+  machine: Machine,
   open: Way['open'],
   budget: number,
-): readonly Failure[] => {
+): Generator<ProofProgress, readonly Failure[], undefined> {
+  const { program, failures, failedChoices, counts, progress: share } = machine;
   if (program.pools === 0) return failures;
   const steps = { left: budget };
-  return failures.map((failure, index) => {
+  const all: Failure[] = [];
+  for (const [index, failure] of failures.entries()) {
     const { choices: made, at, why } = failure;
     const sought = { values: made.map(([, value]) => value), choices: failedChoices[index], at, why };
     const orders = firstOrders(program, sought, { open }, steps);
-    return orders.length > 0 ? { ...failure, orders } : failure;
-  });
-};
+    all.push(orders.length > 0 ? { ...failure, orders } : failure);
+    yield { ...counts, share };
+  }
+  return all;
+}
 
 /** Runs every combination of choices, as a job. */
 export const PROOF: JobRule<ProofArgs, ProofProgress, Proof> = {
@@ -98,7 +102,7 @@ export const PROOF: JobRule<ProofArgs, ProofProgress, Proof> = {
       complete = yield* through(machine, budget);
     }
     const { counts } = machine;
-    const failures = withOrders(machine, open, budget);
+    const failures = yield* withOrders(machine, open, budget);
     return { ...counts, complete, cases: counts.held + counts.outs + counts.failed, failures };
   },
 };
