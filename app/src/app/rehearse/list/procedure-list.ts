@@ -12,7 +12,6 @@ import { MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger } from '@angular/m
 import { Router, RouterLink } from '@angular/router';
 import { Problem } from '@enumeron/core/deck';
 import { meant } from '@enumeron/core/file/procedure/meant';
-import type { Procedure } from '@enumeron/core/file/procedure/procedure';
 import { newProcedure } from '@enumeron/core/file/rehearse/newProcedure';
 import { LONGEST_PROCEDURE, ProcedureRow } from '../../nouns/procedures/procedures.kind';
 import { SampleRoom } from '../../storage/sample-room';
@@ -86,22 +85,22 @@ export class ProcedureList {
 
   /** The next of which nothing is known: they are found one after the other. */
   private readonly next = computed(() =>
-    this.verdicts.isRead()
-      ? this.all()?.find(({ verdict, row }) => !verdict && this.failedFor() !== row.procedure)?.row
-      : undefined,
+    this.verdicts.isRead() ? this.all()?.find(({ verdict }) => !verdict)?.row : undefined,
   );
-  /** The procedure for which no script came: it is left out for now. */
-  private readonly failedFor = signal<Procedure | undefined>(undefined);
   private readonly finding = jobView('verdict', () => {
     const row = this.next();
     return row && { procedure: row.procedure };
   });
 
+  /** Where no script came, or nothing is heard, none of them is proved: a notice says so, and how it goes on. */
+  protected readonly unknown = computed(() =>
+    this.finding()?.kind === 'failed' ? 'Not proved yet' : 'Being proved …',
+  );
+
   constructor() {
     effect(() => {
       const [view, row] = [this.finding(), untracked(this.next)];
       if (!view || !row) return;
-      if (view.kind === 'failed') this.failedFor.set(row.procedure);
       if (view.kind !== 'ended') return;
       const { verdict, says } = view.result;
       const picture = verdict.kind === 'proved' ? verdict.picture : '';
