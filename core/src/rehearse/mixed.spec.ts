@@ -160,7 +160,10 @@ describe('a whole pack that was mixed', () => {
   });
 
   test('where no steps are left for what lay how, a failure is told without it', () => {
-    const procedure = shuffled({ do: 'claim', that: { not: { equal: [{ 'top of': 'pack' }, { card: LEARNT[51] }] } } });
+    const procedure = shuffled({
+      do: 'claim',
+      that: { not: { equal: [{ 'top of': 'pack' }, { card: LEARNT[51] }] } },
+    });
     const [whole] = prove(procedure).failures;
     expect(whole.orders?.at(0)).toHaveLength(52);
     const ended = [...Array(12).keys()]
