@@ -140,6 +140,8 @@ export class Desk {
   });
   /** The line below which it is written; undefined above all. */
   readonly addingBelow = computed(() => lineBefore(this.lines(), this.adding()));
+  /** The beginning of the sentence of a new step: what was typed before its line moved is there after it. */
+  readonly begun = signal('');
   readonly wanted = signal<Wanted | undefined>(undefined);
 
   /** What may be named in an expression, and what of it is offered at the chosen line. */
@@ -163,6 +165,7 @@ export class Desk {
     this.chosenLine.set(undefined);
     this.count.set(1);
     this.placed.set(undefined);
+    this.begun.set('');
     const { id: before, line } = this.before;
     this.before = {};
     if (before === id && typeof line === 'string' && isNumbers(pathOf(line)))
@@ -175,6 +178,7 @@ export class Desk {
     this.chosenLine.set(chosen && { ...chosen, path: line });
     this.count.set(1);
     this.placed.set(undefined);
+    this.begun.set('');
   }
 
   /** One step more or less in a row with the chosen one. */

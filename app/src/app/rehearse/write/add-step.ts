@@ -43,7 +43,7 @@ export class AddStep {
   private byArrow = false;
 
   protected readonly groups = GROUPS;
-  protected readonly text = signal('');
+  protected readonly text = this.desk.begun;
   /** The group of the palette that is open. */
   protected readonly group = signal<Group | undefined>(undefined);
   protected readonly offers = computed(() => (this.text().trim() === '' ? [] : offersFor(this.text())));
@@ -64,7 +64,8 @@ export class AddStep {
   }
 
   protected enter(): void {
-    keepShut(this.trigger(), this.changes);
+    if (this.text() === '') keepShut(this.trigger(), this.changes);
+    else openNow(this.trigger());
   }
 
   protected add(offered: Offered): void {

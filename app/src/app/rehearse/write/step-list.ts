@@ -101,7 +101,8 @@ export class StepList {
         : `[data-line="${wanted.path}"]${wanted.what === 'fields' ? ' :is(input, select)' : ''}`;
     const found = this.host.querySelector<HTMLElement>(selector);
     found?.focus();
-    if (found instanceof HTMLInputElement) found.select();
+    // What was begun there is written on.
+    if (found instanceof HTMLInputElement && wanted.what !== 'add') found.select();
     return found !== null && found === document.activeElement;
   }
 
