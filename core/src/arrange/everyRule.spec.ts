@@ -35,7 +35,8 @@ test.each(KINDS)('%s is given, read, computed, told and described in the docs', 
   expect(parseOrigin({ kind: 'rule', rule }).ok).toBe(true);
   const outcome = orderByRule(rule);
   if (!outcome.ok) throw new Error(outcome.problems[0].what);
-  expect([...outcome.order].sort((a, b) => a - b)).toEqual(numberOrder());
+  const out = rule.kind === 'spaced run' ? rule.out : [];
+  expect([...outcome.order, ...out].sort((a, b) => a - b)).toEqual(numberOrder());
   expect(describeRule(rule)).not.toBe('');
   expect(says).toMatch(/^[A-Z].*\.$/);
   expect(docs.toLowerCase()).toContain(name.toLowerCase());
@@ -78,4 +79,9 @@ test.each(KINDS)('%s: its sum and its freedom are true of its order', (kind) => 
   }
   for (const free of ['mirrored halves', 'palindrome'] as const)
     if (free === kind) expect(matesFree && freedomFits({ kind: free }, outcome.order)).toBe(true);
+});
+
+test('fields of one name are one field, whichever rule is given it', () => {
+  const all = KINDS.flatMap((kind) => ORDER_RULES[kind].fields);
+  for (const field of all) expect(all.find(({ name }) => name === field.name)).toBe(field);
 });

@@ -105,6 +105,43 @@ test('its recipe shows one card worked out', () => {
   expect(row.example[2]).toBe('13 × 1 + 4 + 1 = 18');
 });
 
+const spaced: Rule = {
+  ...{ kind: 'spaced run', run: [13, 14, 15, 16], first: 2, every: 4, apart: 17, apartAt: 9 },
+  ...{ out: [0, 51], seed: 0 },
+};
+
+test('a spaced run lies where it is said, with every other card once', () => {
+  fc.assert(
+    fc.property(
+      fc.shuffledSubarray([...numberOrder()], { minLength: 4, maxLength: 18 }),
+      fc.nat(6),
+      fc.integer({ min: 1, max: 9 }),
+      fc.integer({ min: 1, max: 9 }),
+      fc.nat(3),
+      (named, left, first, every, seed) => {
+        const out = named.slice(0, Math.min(left, named.length - 3));
+        const [apart, ...run] = named.slice(out.length);
+        const outcome = orderByRule({
+          ...spaced,
+          run,
+          first,
+          every,
+          apart,
+          apartAt: 52 - out.length,
+          out,
+          seed,
+        });
+        const last = first + every * (run.length - 1);
+        expect(outcome.ok).toBe(last < 52 - out.length);
+        if (!outcome.ok) return;
+        run.forEach((shown, index) => expect(placeOf(outcome.order, shown)).toBe(first + every * index));
+        expect(outcome.order.at(-1)).toBe(apart);
+        expect([...outcome.order, ...out].sort((a, b) => a - b)).toEqual(numberOrder());
+      },
+    ),
+  );
+});
+
 test.each<[string, Rule]>([
   ['Each suit must be', { kind: 'rotating', first: 0, step: 5, suits: [0, 0, 1, 2] }],
   ['The step is 13', { kind: 'rotating', first: 0, step: 13, suits: [0, 1, 2, 3] }],
@@ -125,6 +162,13 @@ test.each<[string, Rule]>([
     'Each rank must be',
     { kind: 'rank row', ranks: [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 14] as never, suits: [0, 1, 2, 3] },
   ],
+  ['A♦ is named twice', { ...spaced, out: [13] }],
+  ['would lie at 53, and the pack has 50 cards', { ...spaced, every: 17 }],
+  ['Place 6 is one of the run', { ...spaced, apartAt: 6 }],
+  ['no place 51 among 50', { ...spaced, apartAt: 51 }],
+  ['has no place', { ...spaced, apartAt: undefined }],
+  ['not of the 52', { ...spaced, out: [52] }],
+  ['has 1 card', { ...spaced, run: [13] }],
   ['3 signs', { kind: 'factory', suits: [0, 1, 2, 3], up: [true, true, true] }],
   ['5 signs', { kind: 'factory', suits: [0, 1, 2, 3], up: [true, true, true, true, true] }],
   ['The first card is not a card', { kind: 'rotating', first: -1, step: 3, suits: [0, 1, 2, 3] }],

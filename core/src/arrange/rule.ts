@@ -7,9 +7,10 @@ import { Mirrored, MIRRORED_HALVES, PALINDROME } from './rules/mirrored';
 import { HeadRecipe, OrderRule } from './rules/orderRule';
 import { RankRow, RANK_ROW } from './rules/rankRow';
 import { Rotating, ROTATING } from './rules/rotating';
+import { SpacedRun, SPACED_RUN } from './rules/spacedRun';
 
 /** A way to compute a whole order from a few givens. */
-export type Rule = Rotating | RankRow | Mirrored | Factory;
+export type Rule = Rotating | RankRow | Mirrored | Factory | SpacedRun;
 
 export const ORDER_RULES: {
   readonly [Kind in Rule['kind']]: OrderRule<Rule & { readonly kind: Kind }>;
@@ -19,6 +20,7 @@ export const ORDER_RULES: {
   'mirrored halves': MIRRORED_HALVES,
   palindrome: PALINDROME,
   factory: FACTORY,
+  'spaced run': SPACED_RUN,
 };
 
 const ruleOf = ({ kind }: Rule): OrderRule<Rule> => ORDER_RULES[kind];

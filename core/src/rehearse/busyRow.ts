@@ -115,6 +115,22 @@ const plainLength = (
   before: Step | undefined,
 ): number => Math.min(...orders.map((order) => plainRow(lying, order, before).length));
 
+/** The orders in which heaps are seen to where nothing is drawn. */
+const fixedOrders = (heaps: number): readonly (readonly number[])[] => {
+  const numbers = Array.from({ length: heaps }, (_, heap) => heap);
+  return numbers.slice(0, 4).map((by) => [...numbers.slice(by), ...numbers.slice(0, by)]);
+};
+
+/**
+ * How many moves the plainest row has that is known to bring the wanted cards up; undefined where there is none: no card
+ * is wanted, or more than there are heaps.
+ */
+export const fewestKnown = (heaps: readonly BusyHeap[]): number | undefined => {
+  const wanted = heaps.reduce((sum, heap) => sum + heap.wanted.length, 0);
+  if (wanted === 0 || wanted > heaps.length) return undefined;
+  return plainLength(lay(heaps), fixedOrders(heaps.length), undefined);
+};
+
 /** So many plain rows are looked at for one row before another is begun, and so many are begun. */
 const [MOST_LOOKS, MOST_TRIES] = [4000, 12];
 /** How likely a move is beside others: one that uses up what is to spare too early, the same card once more, the same move once more. */
@@ -202,7 +218,7 @@ export const busyRow = (wish: BusyWish): Outcome<{ readonly row: BusyRow }> => {
   const rng = seededRng(seed);
   const start = lay(heaps);
   const numbers = heaps.map((_, heap) => heap);
-  const fixed = numbers.slice(0, 4).map((by) => [...numbers.slice(by), ...numbers.slice(0, by)]);
+  const fixed = fixedOrders(heaps.length);
   const plain = plainLength(start, fixed, undefined);
   if (moves < plain)
     return refuse(

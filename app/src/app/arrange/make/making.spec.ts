@@ -1,6 +1,6 @@
 import { TestBed } from '@angular/core/testing';
 import { Router } from '@angular/router';
-import { describeOrigin, orderByRecipe, properties } from '@enumeron/core/arrange';
+import { describeOrigin, ORDER_RULES, orderByRecipe, properties, Rule } from '@enumeron/core/arrange';
 import {
   Card,
   mateOf,
@@ -56,20 +56,16 @@ describe('by rule', () => {
   const choose = async (rendered: Rendered<RuleMaker>, kind: string): Promise<void> => rendered.click(kind);
 
   test('every kind makes an order that is seen on the rail and stored with its rule', async () => {
-    for (const [name, kind] of [
-      ['Rotating', 'rotating'],
-      ['Rank row', 'rank row'],
-      ['Mirrored halves', 'mirrored halves'],
-      ['Palindrome', 'palindrome'],
-      ['Suit by suit', 'factory'],
-    ]) {
+    for (const [kind, { name }] of Object.entries(ORDER_RULES)) {
       const rendered = await render(RuleMaker);
       await choose(rendered, name);
       const order = shown();
       const row = await saved(rendered);
       expect(row.cards).toEqual(order);
       expect(row.origin).toMatchObject({ kind: 'rule', rule: { kind } });
-      expect([...row.cards].sort((a, b) => a - b)).toEqual(numberOrder());
+      const { rule } = row.origin as { readonly rule: Rule };
+      const out = rule.kind === 'spaced run' ? rule.out : [];
+      expect([...row.cards, ...out].sort((a, b) => a - b)).toEqual(numberOrder());
       rendered.fixture.destroy();
       await orders.remove(row);
       await until(() => orders.count() === 5);

@@ -7,10 +7,12 @@ import { Busy } from './busy';
 import { DealAlong } from './deal-along';
 import { DealSource } from './deal-source';
 import { Spoken } from './spoken';
+import { Track } from './track';
 
 export const BUSY_ROUTES: Routes = [
   { path: '', pathMatch: 'full', component: Busy },
   { path: 'spoken/practise', component: Spoken },
+  { path: 'heaps/practise', component: Track },
   {
     path: 'deal/practise',
     providers: [Practice, { provide: Source, useClass: DealSource }],

@@ -63,5 +63,11 @@ export class Busy {
       ...{ path: 'glimpse', name: 'Glimpse' },
       says: 'A card is seen for half a second, like the real thing; the answer is typed.',
     },
+    {
+      ...{ path: 'heaps', name: 'Track the heaps' },
+      says:
+        'Single cards go from heap to heap, a move at a time; say at the end where the wanted cards lie. Rows get ' +
+        'longer as you get surer. The heaps are those of your busy row.',
+    },
   ] as const;
 }

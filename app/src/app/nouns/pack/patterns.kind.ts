@@ -1,4 +1,3 @@
-import { LARGEST_PACK } from '@enumeron/core/deck';
 import { Values } from '@enumeron/core/form';
 import { single } from '../../storage/kind';
 
@@ -8,8 +7,8 @@ export interface PatternsRow {
   readonly values: Readonly<Partial<Record<string, Values>>>;
 }
 
-/** The longest address of a pattern, and name of a field. */
-const LONGEST = 40;
+/** The longest address of a pattern, and name of a field; the most numbers in one. */
+const [LONGEST, MOST_NUMBERS] = [40, 200] as const;
 
 export const PATTERNS_TOLD = single<PatternsRow>({
   name: 'patterns',
@@ -20,7 +19,7 @@ export const PATTERNS_TOLD = single<PatternsRow>({
   inBackup: true,
   schema: (joi) => {
     const whole = joi.number().integer();
-    const value = joi.alternatives(whole, joi.boolean(), joi.array().items(whole).max(LARGEST_PACK));
+    const value = joi.alternatives(whole, joi.boolean(), joi.array().items(whole).max(MOST_NUMBERS));
     const fields = joi.object().pattern(joi.string().max(LONGEST), value).max(100);
     return joi.object({
       id: joi.valid('patterns').required(),

@@ -34,6 +34,17 @@ export class PatternsStore {
     return this.change(`tell ${path}`, path, (before) => ({ ...before, ...values }));
   }
 
+  /** Changes one field from what it is by then, so that two quick ones both count; undefined leaves it. */
+  alter(
+    path: string,
+    name: string,
+    make: (value: FieldValue | undefined) => FieldValue | undefined,
+  ): Promise<unknown> {
+    return this.change(`tell ${name} of ${path}`, path, (values) =>
+      withValue(values, name, make(values[name]) ?? values[name]),
+    );
+  }
+
   /** Empties all fields of a pattern. */
   clear(path: string): Promise<unknown> {
     return this.change(`empty the fields of ${path}`, path, () => ({}));

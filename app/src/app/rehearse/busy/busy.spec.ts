@@ -7,7 +7,9 @@ import { render, Rendered } from '../../../testing/render';
 import { RUN_JOB } from '../../platform/workers/jobs';
 import { ProceduresStore } from '../../nouns/procedures/procedures.store';
 import { BusyPage } from './busy-page';
-import { depthsCode, depthsIn, readDepths, showDepths } from './depths';
+import { BUSY_PLACE, depthsCode, depthsIn, heapsTold } from '../../nouns/pack/busy-told';
+import { PatternsStore } from '../../nouns/pack/patterns.store';
+import { readDepths, showDepths } from '../../ui/form/depths';
 
 beforeEach(() =>
   freshApp([
@@ -86,11 +88,11 @@ test('several cards of one heap are wanted, and each comes up by itself', async 
   await tell(page, 1, '1 1');
   expect(page.text()).toContain('1 stands there twice.');
   await tell(page, 1, '1 99');
-  expect(page.text()).toContain('“99” is not a depth from 1 to 26.');
+  expect(page.text()).toContain('“99” is not a depth from 1 to 60.');
 });
 
 test('depths and the number that they are kept as', () => {
-  for (const depths of [[], [3], [1, 2, 3, 4], [26, 25, 24, 23, 22, 21]]) {
+  for (const depths of [[], [3], [1, 2, 3, 4], [60, 59, 58, 57, 56, 55]]) {
     expect(depthsIn(depthsCode(depths))).toEqual(depths);
     if (depths.length > 0)
       expect(readDepths(showDepths(depthsCode(depths)))).toEqual({ value: depthsCode(depths) });
@@ -106,5 +108,56 @@ test('it is kept as a procedure, which is proved', async () => {
   await until(() => router.url.startsWith('/rehearse/'));
   const procedure = TestBed.inject(ProceduresStore).find(router.url.split('/')[2])?.procedure;
   expect(procedure?.name).toBe('A busy row of 24 moves');
+  expect(procedure && prove(procedure)).toMatchObject({ cases: 1, held: 1 });
+});
+
+test('moves that one makes up are tapped or typed, taken back, kept over a reload, and gone on from', async () => {
+  const page = await open();
+  await page.click('as I make them up');
+  await until(() => page.all('en-track-heaps').length === 1);
+  const says = (): string => page.find('.says').textContent.trim();
+  expect(says()).toBe('heap 1 at 3; heap 2 at 5; heap 3 at 2; heap 4 at 6');
+  // Two moves at once, before either is stored.
+  for (const key of ['1', '2', '3', '1']) await press(page, key);
+  await until(() => says() === 'heap 1 at 3; heap 2 at 6; heap 3 at 1; heap 4 at 6');
+  await press(page, '9');
+  const heap = (number: number): HTMLElement => page.all('en-heap-piles button')[number - 1];
+  heap(3).click();
+  heap(2).click();
+  await until(() => says() === 'heap 1 at 3; heap 2 at 1 and 7; heap 4 at 6');
+  expect(heap(2).getAttribute('aria-label')).toBe('Heap 2: 15 cards, wanted at 1 and 7');
+  page.fixture.destroy();
+
+  const again = await render(BusyPage);
+  await until(() => again.all('.done').length === 3);
+  await press(again, 'Backspace');
+  await until(() => again.all('.done').length === 2);
+  expect(again.find('.says').textContent).toBe('heap 1 at 3; heap 2 at 6; heap 3 at 1; heap 4 at 6');
+  await again.click('Draw a row from here');
+  await until(() => again.all('.all li').length > 2 && again.text().includes('Proved by doing it'));
+  await press(again, 'End');
+  expect(wantedOnTop(again)).toBe(4);
+});
+
+test('tracked to the end they are kept; an empty heap gives no card', async () => {
+  await TestBed.inject(PatternsStore).fill(BUSY_PLACE, {
+    ...heapsTold([
+      { cards: 2, wanted: [2] },
+      { cards: 0, wanted: [] },
+      { cards: 1, wanted: [] },
+    ]),
+    way: 1,
+  });
+  const page = await render(BusyPage);
+  await until(() => page.all('en-track-heaps').length === 1);
+  await press(page, '2');
+  expect(page.text()).toContain('Heap 2 is empty.');
+  await press(page, '1');
+  await press(page, '3');
+  await until(() => page.find('.says').textContent === 'All up: heap 1 at 1');
+  await page.click('Keep it as a procedure');
+  const router = TestBed.inject(Router);
+  await until(() => router.url.startsWith('/rehearse/'));
+  const procedure = TestBed.inject(ProceduresStore).find(router.url.split('/')[2])?.procedure;
   expect(procedure && prove(procedure)).toMatchObject({ cases: 1, held: 1 });
 });
