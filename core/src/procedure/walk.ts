@@ -16,11 +16,13 @@ export const insideOf = (step: Step): readonly (readonly Step[])[] => {
   return step.do === 'repeat' ? [step.steps] : [];
 };
 
+/** Whether a step such as this stands anywhere among the steps. */
+export const anyStep = (steps: readonly Step[], isOne: (step: Step) => boolean): boolean =>
+  steps.some((step) => isOne(step) || insideOf(step).some((inside) => anyStep(inside, isOne)));
+
 /** Whether anything is claimed: a procedure without a claim proves nothing. */
 export const claimsAnything = (steps: readonly Step[]): boolean =>
-  steps.some(
-    (step) => step.do === 'claim' || step.do === 'claim known' || insideOf(step).some(claimsAnything),
-  );
+  anyStep(steps, (step) => step.do === 'claim' || step.do === 'claim known');
 
 /** The packets that a step names, in the order of its fields; those in expressions too. */
 const packetsIn = (value: object, slots: readonly (readonly [field: string, slot: string])[]): string[] =>

@@ -9,7 +9,7 @@ import { Machine } from '../procedure/machine';
 import { Procedure, Step } from '../procedure/procedure';
 import { compile } from '../procedure/compile';
 import { UNSET } from '../procedure/program';
-import { insideOf } from '../procedure/walk';
+import { anyStep } from '../procedure/walk';
 import { INDIFFERENT } from '../procedure/packets';
 import { Pattern, PatternPack } from '../reckon/patterns/pattern';
 import { KnownFact, Reckoned, reckoned, ReckonMark, unreckoned } from '../reckon/reckoning';
@@ -252,9 +252,6 @@ export interface Drawn {
   readonly sights: readonly Sight[];
 }
 
-const packetsAreMixed = (steps: readonly Step[]): boolean =>
-  steps.some((step) => step.do === 'mix' || insideOf(step).some(packetsAreMixed));
-
 export const drawWorld = (
   { procedure, answer }: Asked,
   { home, now }: Pick<PatternPack, 'home' | 'now'>,
@@ -262,7 +259,7 @@ export const drawWorld = (
 ): Drawn | undefined => {
   const watched = instrument(onPack(procedure, home, now).procedure);
   // Drawn only where it is needed: a stored answer holds the seed of the world that it was asked of.
-  const seed = packetsAreMixed(procedure.steps) ? 1 + randomInt(rng, 2 ** 30) : 1;
+  const seed = anyStep(procedure.steps, (step) => step.do === 'mix') ? 1 + randomInt(rng, 2 ** 30) : 1;
   const acted = actOut(watched.procedure, [], seed, rng);
   const names = acted.scenes.at(-1)?.names ?? [];
   const found = new Map(names.map(({ name, value }) => [name, value]));

@@ -8,7 +8,7 @@ import { meant } from '../procedure/meant';
 import { compile } from '../procedure/compile';
 import type { Program } from '../procedure/program';
 import { STEPS } from '../procedure/steps';
-import { insideOf } from '../procedure/walk';
+import { anyStep } from '../procedure/walk';
 
 /** What came of every combination of choices. */
 export interface Proof extends Counts {
@@ -40,13 +40,13 @@ const AT_ONCE = 250_000;
 export const hasChance = (procedure: Procedure): boolean => anyChance(meant(procedure).steps);
 
 const anyChance = (steps: readonly Step[]): boolean =>
-  steps.some((step) => STEPS[step.do].chance === true || insideOf(step).some(anyChance));
+  anyStep(steps, (step) => STEPS[step.do].chance === true);
 
 /** Whether it is stated of any choice how likely its values are. */
 export const hasLikely = ({ steps }: Procedure): boolean => anyLikely(steps);
 
 const anyLikely = (steps: readonly Step[]): boolean =>
-  steps.some((step) => ('likely' in step && step.likely !== undefined) || insideOf(step).some(anyLikely));
+  anyStep(steps, (step) => 'likely' in step && step.likely !== undefined);
 
 const withoutChance = (procedure: Procedure): Program => {
   if (hasChance(procedure)) throw new Error('Where chance enters, a procedure is estimated.');

@@ -1,14 +1,12 @@
 import { countOf } from '../deck/countOf';
 import { Problem } from '../deck/problem';
-import { showValue } from '../deck/shape';
 import { hasInvisible, nameProblem } from '../formats/name';
-import { Form, Kind, Slot, slotsOf } from '../procedure/form';
-import { formOf } from '../procedure/forms';
 import { cardNamed, laidOut } from '../procedure/laid';
 import { byOf, LaidPart, MOST_ROUNDS, Procedure, Step, StepKind } from '../procedure/procedure';
 import { LATER, STEPS, StepSlot } from '../procedure/steps';
 import { MOST_CARDS } from '../procedure/packets';
 import { givesKnown } from '../procedure/walk';
+import { Known, Named, readExpression } from './readExpression';
 import { isTexts } from './says';
 import {
   countSteps,
@@ -22,7 +20,6 @@ import {
   isText,
   isTooLarge,
   isWhole,
-  LONGEST_NAME,
   missing,
   MOST_STEPS,
   noCard,
@@ -33,23 +30,17 @@ export const FORMAT = 'enumeron procedure';
 /** The versions of the language that are read. */
 export const VERSIONS: readonly unknown[] = [1, 2];
 
-/** What is known of a name: whether the performer knows it, and what it holds. */
-interface Named {
-  readonly known: boolean;
-  readonly kind: Kind | undefined;
-}
-
 /** Reads one file: goes through it once, and notes what is wrong with the step at which it is. */
-class Reading {
+class Reading implements Known {
   readonly problems: Problem[] = [];
-  private givens: Readonly<Record<string, number>> = {};
-  private orders: ReadonlySet<string> = new Set();
-  private version: 1 | 2 = 1;
+  givens: Readonly<Record<string, number>> = {};
+  orders: ReadonlySet<string> = new Set();
+  version: 1 | 2 = 1;
   /** Every name that a step has given so far, and those that were given on every way to the step that is read. */
-  private readonly names = new Map<string, Named>();
-  private scope: ReadonlySet<string> = new Set();
+  readonly names = new Map<string, Named>();
+  scope: ReadonlySet<string> = new Set();
   /** What the step that is read may use: everything, or what its performer knows. */
-  private restricted = false;
+  restricted = false;
   /** Whether the step that is read clears up behind an out, where nobody chooses and nothing is judged. */
   private clearsUp = false;
 
@@ -122,7 +113,7 @@ class Reading {
       const count = 'first' in each ? each['first'] : each['indifferent'];
       this.scope = new Set();
       this.restricted = false;
-      const wrong = this.expression(count, 'number');
+      const wrong = readExpression(count, 'number', this);
       if (wrong.problem) return wrong.problem;
       if ('first' in each && !(Array.isArray(each['of']) && each['of'].every(isCardName)))
         return found('What it takes the first cards of is no list of cards.', 'List the cards.');
@@ -258,117 +249,8 @@ class Reading {
       case 'text':
         return isText(value) ? undefined : missing(field, 'Write a text.');
       default:
-        return this.expression(value, slot).problem;
+        return readExpression(value, slot, this).problem;
     }
-  }
-
-  private expression(value: unknown, slot: Slot): { readonly problem?: Found; readonly kind?: Kind } {
-    switch (slot) {
-      case 'numbers':
-      case 'twoNumbers':
-      case 'alike':
-      case 'conditions':
-        return this.list(value, slot);
-      case 'packet':
-        return isName(value) ? {} : { problem: missing('a packet', 'Name a packet.') };
-      case 'towards':
-        return value === 'face' || value === 'top'
-          ? {}
-          : { problem: missing('towards', 'Write face or top.') };
-      case 'these':
-        if (Array.isArray(value)) return this.list(value, slot);
-        return this.expression(value, 'order');
-      case 'order':
-        return typeof value === 'string' && this.orders.has(value)
-          ? {}
-          : {
-              problem: found(
-                typeof value === 'string'
-                  ? `There is no order “${value.slice(0, LONGEST_NAME)}”.`
-                  : `This is ${showValue(value)}, and no order.`,
-                'Name one that the procedure has.',
-              ),
-            };
-    }
-    if (typeof value === 'number') {
-      if (!isWhole(value))
-        return { problem: found('This number is not whole, or too large.', 'Write a whole number.') };
-      return fit('number', slot);
-    }
-    if (typeof value === 'string') return this.name(value, slot);
-    if (!isFields(value))
-      return { problem: found('Something is missing here.', 'Write a number or what to look at.') };
-    if ('card' in value && !formOf(value))
-      return isCardName(value['card'])
-        ? fit('card', slot)
-        : {
-            problem: found(noCard(value['card']), 'Write a card like 7D, TC or X1.'),
-          };
-    const form = formOf(value);
-    if (!form && isText(value['words']))
-      return {
-        problem: value['words'].trim()
-          ? found(`“${value['words']}” is not understood.`, 'Write it in other words.')
-          : found('Something is missing here.', 'Write a number or what to look at.'),
-      };
-    if (!form)
-      return {
-        problem: found('This says nothing that is known here.', 'Choose what to look at or work out.'),
-      };
-    return this.form(form, value, slot);
-  }
-
-  private form(form: Form, value: Fields, slot: Slot): { readonly problem?: Found; readonly kind?: Kind } {
-    if (this.restricted && form.looks)
-      return {
-        problem: found(
-          'The performer would look at the table here.',
-          'See it in a step first, and use its name.',
-        ),
-      };
-    if (form.since === 2 && this.version === 1)
-      return {
-        problem: found('This is known from version 2 of the language on.', 'Write “version”: 2 in the file.'),
-      };
-    for (const [field, inner] of slotsOf(form)) {
-      if (value[field] === undefined && Object.hasOwn(form.more ?? {}, field)) continue;
-      const { problem } = this.expression(value[field], inner);
-      if (problem) return { problem };
-    }
-    if (form.gives === 'condition')
-      return slot === 'condition'
-        ? {}
-        : { problem: found('This holds or not, and is no value.', 'Write a number or a card.') };
-    return fit(form.gives, slot);
-  }
-
-  private list(value: unknown, slot: Slot): { readonly problem?: Found } {
-    const many = slot === 'numbers' || slot === 'conditions' || slot === 'these';
-    if (!Array.isArray(value) || (many ? value.length === 0 : value.length !== 2))
-      return {
-        problem: found('This is no list of the right length.', many ? 'Write one or more.' : 'Write two.'),
-      };
-    const inner = INSIDE[slot as keyof typeof INSIDE];
-    const read = value.map((each) => this.expression(each, inner));
-    const problem = read.find((each) => each.problem)?.problem;
-    if (problem) return { problem };
-    const kinds = new Set(read.map(({ kind }) => kind).filter(Boolean));
-    return slot === 'alike' && kinds.size > 1 ? { problem: NOT_ALIKE } : {};
-  }
-
-  private name(name: string, slot: Slot): { readonly problem?: Found; readonly kind?: Kind } {
-    if (Object.hasOwn(this.givens, name)) return fit('number', slot);
-    const named = this.names.get(name);
-    if (!named || !this.scope.has(name))
-      return {
-        problem: found(
-          named ? `“${name}” is not given on every way that leads here.` : `“${name}” is not given.`,
-          'Choose, see or work it out before this.',
-        ),
-      };
-    if (this.restricted && !named.known)
-      return { problem: found(`The performer does not know “${name}”.`, 'Let it be told or seen first.') };
-    return fit(named.kind, slot);
   }
 
   private given(step: Step, value: Fields): Found | undefined {
@@ -377,7 +259,7 @@ class Reading {
     if (Object.hasOwn(this.givens, name)) return found(`“${name}” is a given.`, 'Use another name.');
     const chosen = step.do === 'choose' || step.do === 'choose one';
     const known = givesKnown(step);
-    const kind = chosen ? 'number' : this.expression(value['what'], 'value').kind;
+    const kind = chosen ? 'number' : readExpression(value['what'], 'value', this).kind;
     const before = this.names.get(name);
     this.scope = new Set([...this.scope, name]);
     if (!before) this.names.set(name, { known, kind });
@@ -420,11 +302,6 @@ class Reading {
   }
 }
 
-/** What stands in each item of a list. */
-const INSIDE = {
-  ...{ numbers: 'number', twoNumbers: 'number', alike: 'value', conditions: 'condition', these: 'card' },
-} as const satisfies Partial<Record<Slot, Slot>>;
-
 const NOT_CLEARING_UP: ReadonlySet<StepKind> = new Set([
   ...(['choose', 'choose one', 'riffle', 'overhand', 'mix'] as const),
   ...(['require', 'claim', 'claim known', 'out'] as const),
@@ -432,17 +309,6 @@ const NOT_CLEARING_UP: ReadonlySet<StepKind> = new Set([
 
 /** Steps in which everything may be used: what happens, and not what somebody does with what they know. */
 const OPEN: ReadonlySet<Step['do']> = new Set(['see', 'require', 'claim', 'claim known', 'out']);
-
-const NOT_ALIKE = found('A card is not a number.', 'Compare two cards or two numbers.');
-
-const fit = (kind: Kind | undefined, slot: Slot): { readonly problem?: Found; readonly kind?: Kind } => {
-  if (slot === 'condition')
-    return { problem: found('This is a value, and holds nothing.', 'Write a condition.') };
-  if (slot === 'value' || kind === undefined || slot === kind) return { kind };
-  return {
-    problem: found('A card is not a number.', slot === 'number' ? 'Write a number.' : 'Write a card.'),
-  };
-};
 
 /**
  * Reads a procedure from what was stored or sent: its shape, its names, and that nobody uses what they cannot know.
