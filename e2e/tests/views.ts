@@ -42,6 +42,7 @@ export const VIEWS: readonly View[] = [
   { name: 'hands busy', path: '/learn/busy' },
   { name: 'spoken', path: '/learn/busy/spoken/practise', hasKeys: true },
   { name: 'dealing along', path: '/learn/busy/deal/practise', hasKeys: true },
+  { name: 'tracking', path: '/learn/busy/heaps/practise', hasKeys: true },
   {
     name: 'how it stands',
     path: '/learn/standing',
