@@ -6,11 +6,11 @@ import { ROOT } from './run.mjs';
 /**
  * Budgets in bytes, gzipped: what every visitor loads first, what a later visit waits for besides before its first
  * answer (storage), what every visit loads behind the first painting (storage, and what checks its rows) and as the rest of
- * the frame, each room on top of these, each part of a room on top of that, the worker that checks whole files and that of all jobs.
+ * the frame, each room on top of these, each part of a room on top of that, what checks whole files and the worker of all jobs.
  */
 const INITIAL = 160_000;
 const LATER = 40_000;
-const BEHIND = 99_000;
+const BEHIND = 45_000;
 const FRAME = 90_000;
 const ROOM = 60_000;
 const CHECKING_WORKER = 90_000;
@@ -18,7 +18,7 @@ const JOBS_WORKER = 76_000;
 
 /** The budget of what is reached from a source. */
 const limitOf = (source) =>
-  source.endsWith('backup.worker.ts')
+  /backup(?:\.worker|-file)\.ts$/.test(source)
     ? CHECKING_WORKER
     : source.endsWith('jobs.worker.ts')
       ? JOBS_WORKER
@@ -26,7 +26,7 @@ const limitOf = (source) =>
 
 /** What is loaded behind the first painting. */
 export const STORAGE = 'src/app/database.ts';
-export const BEHIND_SOURCES = [STORAGE, 'src/app/storage/check.ts'];
+export const BEHIND_SOURCES = [STORAGE, 'src/app/storage/quick.ts'];
 
 /** What the frame brings as soon as the browser is idle, on every visit. */
 export const FRAME_SOURCES = ['ask/ask-line', 'tools', 'rail/slot-menu'].map(

@@ -1,43 +1,55 @@
 import { inject, Injectable, Injector } from '@angular/core';
 import { PreloadingStrategy, Route } from '@angular/router';
-import { catchError, EMPTY, merge, Observable, switchMap } from 'rxjs';
+import { catchError, defer, EMPTY, from, Observable, of, switchMap } from 'rxjs';
+import { Clock } from './platform/clock';
 import { ROOMS } from './rooms';
 
-/** How long after the first screen, in milliseconds: until then the machine is busy with what that needs. */
-const LATER = 1500;
+/**
+ * How long after the first screen the first room is run ahead, and how long after it each next part, in milliseconds. Until
+ * then whoever opens a room waits for its scripts, which come out of the browser's cache.
+ */
+const [FIRST, NEXT] = [4000, 250] as const;
+/** So long an idle moment is waited for. */
+const LONGEST = 5000;
 
 /** Whether the user has asked for as little traffic as possible. */
 const isThrifty = (): boolean =>
   (navigator as { connection?: { saveData?: boolean } }).connection?.saveData === true;
 
-/** Emits when the browser has nothing better to do. */
-const idle = (): Observable<void> =>
-  new Observable((told) => {
-    const go = (): void => {
-      told.next();
-      told.complete();
-    };
-    const timer = setTimeout(() => {
-      if (typeof requestIdleCallback === 'function') requestIdleCallback(go, { timeout: 5000 });
-      else go();
-    }, LATER);
-    return () => clearTimeout(timer);
+/** Resolves when the browser has nothing better to do. */
+const idle = (): Promise<void> =>
+  new Promise((resolve) => {
+    if (typeof requestIdleCallback === 'function') requestIdleCallback(() => resolve(), { timeout: LONGEST });
+    else resolve();
   });
 
 /**
- * Loads the rooms that are not open, and what their first views show behind themselves, while nothing else is to be
- * done, so that each opens at once. What cannot be had is asked for again when it is wanted.
+ * Runs the rooms that are not open, their pages, and what their first views show behind themselves, so that each opens at
+ * once: one after the other, each in an idle moment of its own. What cannot be had is asked for again when it is wanted.
  */
 @Injectable({ providedIn: 'root' })
 export class PreloadWhenIdle implements PreloadingStrategy {
   private readonly injector = inject(Injector);
+  private readonly clock = inject(Clock);
+  private turn: Promise<void> | undefined;
 
   preload({ path }: Route, load: () => Observable<unknown>): Observable<unknown> {
     if (isThrifty()) return EMPTY;
     const room = ROOMS.find((each) => each.path === path);
-    return idle().pipe(
-      switchMap(() => merge(load(), room?.ahead?.(this.injector) ?? EMPTY)),
+    return this.inTurn(load).pipe(
+      switchMap((loaded) =>
+        room?.ahead ? this.inTurn(() => from(room.ahead?.(this.injector) ?? [])) : of(loaded),
+      ),
       catchError(() => EMPTY),
     );
+  }
+
+  /** Waits until nothing else is run ahead, then for an idle moment. */
+  private inTurn(load: () => Observable<unknown>): Observable<unknown> {
+    return defer(() => {
+      const before = this.turn;
+      this.turn = (before ?? this.clock.wait(FIRST)).then(() => this.clock.wait(before ? NEXT : 0)).then(idle);
+      return this.turn;
+    }).pipe(switchMap(load));
   }
 }

@@ -35,4 +35,5 @@ export const LEARN: Room = {
     },
   ],
   load: () => import('./learn.routes').then((module) => module.LEARN_ROUTES),
+  ahead: (injector) => import('./ahead').then((module) => module.learnAhead(injector)),
 };

@@ -3,6 +3,7 @@ import { sayProblem } from '@enumeron/core/deck';
 import { idOf, Kind, Place, placeOf } from './kind';
 import { DAMAGED, DamagedRow } from './kinds/damaged';
 import { Reader } from './reader';
+import { rowsIn } from './rows-in';
 import { Storage } from './storage';
 import type { Database } from './database';
 
@@ -87,16 +88,19 @@ export class Damage {
 
   /** Every stored row that cannot be read, in every table. Reads all of them. */
   async all(): Promise<readonly Damaged[]> {
-    await this.reader.ready();
     const db = await this.storage.db();
+    return this.reader.reading(() => this.allIn(db));
+  }
+
+  private async allIn(db: Database): Promise<readonly Damaged[]> {
     const damaged: Damaged[] = [];
     for (const table of new Set(db.kinds.map((kind) => kind.table)))
-      await db.table(table).each((row: unknown, { primaryKey }) => {
+      for await (const [primaryKey, row] of rowsIn(db, table)) {
         const kind = db.kindAt(table, primaryKey);
         const key = typeof primaryKey === 'string' ? primaryKey : JSON.stringify(primaryKey);
         const problem = kind ? this.problem(kind, row) : 'This version does not know this kind of row.';
         if (problem) damaged.push({ table, kind: kind?.name ?? table, key, text: asJson(row), problem });
-      });
+      }
     return damaged;
   }
 

@@ -178,10 +178,11 @@ export class Drafts {
   }
 
   private async readable(rows: readonly unknown[]): Promise<readonly DraftRow[]> {
-    await this.reader.ready();
-    return rows.flatMap((row) => {
-      const outcome = row === undefined ? undefined : this.reader.read(DRAFTS, row);
-      return outcome?.ok ? [outcome.row] : [];
-    });
+    return this.reader.reading(() =>
+      rows.flatMap((row) => {
+        const outcome = row === undefined ? undefined : this.reader.read(DRAFTS, row);
+        return outcome?.ok ? [outcome.row] : [];
+      }),
+    );
   }
 }

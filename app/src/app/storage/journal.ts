@@ -310,8 +310,7 @@ export class Journal implements Readers {
 
   private async write(actions: readonly Action[]): Promise<readonly Stored[]> {
     const db = await this.storage.db();
-    await this.reader.ready();
-    return storeActions(db, actions, this, Date.now());
+    return this.reader.reading(() => storeActions(db, actions, this, Date.now()));
   }
 
   private drop(action: Action, committed: Committed): void {
@@ -347,8 +346,7 @@ export class Journal implements Readers {
 
   private async step(line: Line, to: 'before' | 'after', overwrite: boolean): Promise<Step> {
     const db = await this.storage.db();
-    await this.reader.ready();
-    const step = await goTo(db, line, to, overwrite, this);
+    const step = await this.reader.reading(() => goTo(db, line, to, overwrite, this));
     if (step.kind === 'done' && this.storage.trouble() !== undefined) {
       this.unkept.move(to);
       this.keep();

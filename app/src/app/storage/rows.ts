@@ -117,7 +117,7 @@ export class Rows {
   private listen(place: Place, shown: WritableSignal<Stored>): void {
     this.storage
       .live((db) => db.rows(place.kind).get(place.key))
-      .pipe(switchMap((row) => from(this.reader.ready().then(() => this.damage.read(place, row)))))
+      .pipe(switchMap((row) => from(this.reader.reading(() => this.damage.read(place, row)))))
       // Rejects only where the reader cannot be had, which has been told.
       .subscribe({ next: (row) => shown.set({ read: true, row }), error: () => undefined });
   }

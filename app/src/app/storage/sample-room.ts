@@ -50,8 +50,14 @@ export class SampleRoom {
   }
 }
 
+/** So many rows are stored at once: all of them would hold the page up. */
+const AT_ONCE = 100;
+
 /** Stores the rows whose keys are not there: what a restored backup brought stays as it is. */
 const putNew = async (db: Database, kind: Kind, rows: readonly unknown[]): Promise<void> => {
-  const stored: unknown[] = await db.rows(kind).bulkGet(rows.map((row) => kind.keyOf(row)));
-  await db.rows(kind).bulkPut(rows.filter((_, index) => stored[index] === undefined));
+  for (let start = 0; start < rows.length; start += AT_ONCE) {
+    const some = rows.slice(start, start + AT_ONCE);
+    const stored: unknown[] = await db.rows(kind).bulkGet(some.map((row) => kind.keyOf(row)));
+    await db.rows(kind).bulkPut(some.filter((_, index) => stored[index] === undefined));
+  }
 };

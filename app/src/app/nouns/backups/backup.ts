@@ -15,6 +15,7 @@ import { SnapshotReason, SNAPSHOTS } from './snapshots.kind';
 import { Reader } from '../../storage/reader';
 import { ROOM_SAMPLES } from '../../storage/samples';
 import { Rows } from '../../storage/rows';
+import { rowsIn } from '../../storage/rows-in';
 import { Storage } from '../../storage/storage';
 
 /** What a backup would do to the rows of one kind. */
@@ -36,9 +37,6 @@ export interface Preview {
 /** How a backup is restored: everything as it was then, or only what is not there added. */
 export type RestoreWay = 'replace' | 'add';
 
-/** How many rows are read at once. */
-const PAGE = 1000;
-
 /** Writes all that the user has into one file, and takes such a file back. docs/formats.md describes it. */
 @Injectable({ providedIn: 'root' })
 export class BackupService {
@@ -55,11 +53,10 @@ export class BackupService {
    * rows that cannot be read are in it as they are, in a part of their own.
    */
   async make(made: Date): Promise<Outcome<{ text: string }>> {
-    await this.reader.ready();
     const db = await this.storage.db();
     const rows: Record<string, unknown[]> = {};
     for (const kind of KINDS.filter(({ inBackup }) => inBackup))
-      rows[kind.name] = this.withUnstored(kind, await this.readable(db, kind));
+      rows[kind.name] = this.withUnstored(kind, await this.reader.reading(() => this.readable(db, kind)));
     rows[DAMAGED.name] = [...rows[DAMAGED.name], ...(await this.damage.allRows(made.getTime()))];
     return this.work.make(rows, made);
   }
@@ -84,7 +81,6 @@ export class BackupService {
   async read(file: File): Promise<Outcome<{ preview: Preview }>> {
     const outcome = await this.work.read(file);
     if (!outcome.ok) return outcome;
-    await this.reader.ready();
     const db = await this.storage.db();
     const kinds: KindPreview[] = [];
     for (const kind of covered(outcome.backup)) kinds.push(await this.previewOf(db, kind, outcome.backup));
@@ -102,7 +98,7 @@ export class BackupService {
     const db = await this.storage.db();
     const rows = new Map<Place, unknown>();
     for (const kind of covered(backup))
-      for (const { key, held, stored } of await this.pairs(db, kind, backup)) {
+      for (const { key, held, stored } of await this.reader.reading(() => this.pairs(db, kind, backup))) {
         const wanted = bringing(kind, way, held, stored);
         if (wanted !== stored) rows.set(placeOf(kind, key), wanted);
       }
@@ -121,7 +117,8 @@ export class BackupService {
   private async pairs(db: Database, kind: Kind, backup: Backup): Promise<readonly Pair[]> {
     const held = new Map((backup.rows[kind.name] ?? []).map((row) => [kind.keyOf(row), row]));
     const pairs: Pair[] = [];
-    for await (const [key, row] of rowsOf(db, kind)) {
+    for await (const [at, row] of rowsOf(db, kind)) {
+      const key = at as string;
       if (!this.reader.read(kind, row).ok) continue;
       pairs.push({ key, held: held.get(key), stored: row });
       held.delete(key);
@@ -132,7 +129,7 @@ export class BackupService {
 
   private async previewOf(db: Database, kind: Kind, backup: Backup): Promise<KindPreview> {
     const counts = { new: 0, changed: 0, same: 0, removed: 0 };
-    for (const { held, stored } of await this.pairs(db, kind, backup)) {
+    for (const { held, stored } of await this.reader.reading(() => this.pairs(db, kind, backup))) {
       // Where there is one row at most, one stands always: what is not stored is the stand-in.
       if (sameRow(stored ?? kind.single?.standIn, held ?? kind.single?.standIn)) counts.same++;
       else if (stored === undefined && !kind.single) counts.new++;
@@ -162,16 +159,9 @@ export class BackupService {
 const covered = ({ kinds }: Backup): readonly Kind[] =>
   kinds.flatMap((name) => kindNamed(name) ?? []).filter(({ inBackup }) => inBackup);
 
-/** The rows of a kind with their keys, some at a time. */
-async function* rowsOf(db: Database, kind: Kind): AsyncGenerator<readonly [key: string, row: unknown]> {
-  const table = db.rows(kind);
-  const keys = kind.single ? [kind.single.key] : await table.toCollection().primaryKeys();
-  for (let from = 0; from < keys.length; from += PAGE) {
-    const some = keys.slice(from, from + PAGE);
-    const rows: unknown[] = await table.bulkGet(some);
-    for (const [index, row] of rows.entries()) if (row !== undefined) yield [some[index], row];
-  }
-}
+/** The rows of a kind with their keys. */
+const rowsOf = (db: Database, { table, single }: Kind): ReturnType<typeof rowsIn> =>
+  rowsIn(db, table, single && [single.key]);
 
 /** A row of a backup and the stored one under the same key; undefined where there is none. */
 interface Pair {

@@ -13,6 +13,9 @@ import { Storage } from '../../storage/storage';
 import { Clock } from '../../platform/clock';
 import { Scripts } from '../../platform/scripts';
 
+/** So long it is made at a time, in milliseconds. */
+const SLICE = 8;
+
 const KINDS: readonly Kind[] = [ITEMS, REVIEWS, SUMS, RUNS, IMAGES];
 const TABLES = [SCHEDULES.table, ...KINDS.map(({ table }) => table)];
 
@@ -28,7 +31,9 @@ export class SampleLearning {
   layOut(): Promise<void> {
     const make = async (): Promise<Samples> => {
       const { sampleRows } = await this.scripts.load(() => import('./sample-rows'));
-      const { items, reviews, sums, runs, images } = sampleRows(this.clock.now(), this.clock.offset());
+      const { items, reviews, sums, runs, images } = await this.inTurn(
+        sampleRows(this.clock.now(), this.clock.offset()),
+      );
       return [
         ...[sampleOf(ITEMS, items), sampleOf(REVIEWS, reviews), sampleOf(SUMS, sums), sampleOf(RUNS, runs)],
         sampleOf(IMAGES, images),
@@ -39,6 +44,17 @@ export class SampleLearning {
       const ownImages = (await db.rows(IMAGES).count()) > 0;
       return samples.filter(({ kind }) => !(ownImages && kind.name === IMAGES.name));
     });
+  }
+
+  /** Does what pauses now and then, a slice at a time. */
+  private async inTurn<Result>(steps: Generator<undefined, Result>): Promise<Result> {
+    for (let began = this.clock.pageNow(); ;) {
+      const step = steps.next();
+      if (step.done) return step.value;
+      if (this.clock.pageNow() - began < SLICE) continue;
+      await this.clock.wait(0);
+      began = this.clock.pageNow();
+    }
   }
 
   /** Takes the sample away. What the user has answered since stays: such an item is as its own answers make it. */

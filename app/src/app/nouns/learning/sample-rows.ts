@@ -131,22 +131,29 @@ const IMAGES_MADE: readonly (readonly ['card' | 'number', string, string])[] = [
   ['number', '3', 'a gull'],
 ];
 
-/** The rows of the sample. @param now milliseconds since 1970. @param offset minutes ahead of UTC. */
-export const sampleRows = (now: number, offset: number): SampleRows => {
+/**
+ * The rows of the sample, made item by item: between two the page may see to something else.
+ *
+ * @param now milliseconds since 1970. @param offset minutes ahead of UTC.
+ */
+export function* sampleRows(now: number, offset: number): Generator<undefined, SampleRows> {
   const rng = seededRng(19);
   const today = dayStart(now, offset);
   const items = itemsOf(order.slice(0, CARDS)).map((item) => ({
     ...item,
     day: Math.min(WEEKS_DAYS - 2, Math.floor(((placeOf(order, item.card) ?? 1) - 1) / CARDS_A_DAY)),
   }));
-  const all = items
-    .map(({ direction, card, day }) => practised({ direction, card }, day, today, rng))
-    .filter(({ reviews }) => reviews.length > 0);
+  const all: ReturnType<typeof practised>[] = [];
+  for (const { direction, card, day } of items) {
+    all.push(practised({ direction, card }, day, today, rng));
+    yield;
+  }
+  const begun = all.filter(({ reviews }) => reviews.length > 0);
   return {
-    items: all.map(({ item }) => item),
-    reviews: all.flatMap(({ reviews }) => reviews),
+    items: begun.map(({ item }) => item),
+    reviews: begun.flatMap(({ reviews }) => reviews),
     sums: sumsDone(today, rng),
     runs: runsDone(today),
     images: IMAGES_MADE.map(([of, name, words]) => ({ id: imageOf(of, name), words, sample: true })),
   };
-};
+}

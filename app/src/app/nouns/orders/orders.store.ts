@@ -3,7 +3,7 @@ import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Origin } from '@enumeron/core/arrange';
 import { Card, sayProblem } from '@enumeron/core/deck';
 import { makeName } from '@enumeron/core/file/formats/name';
-import { distinctUntilChanged, from, map, Observable, switchMap } from 'rxjs';
+import { distinctUntilChanged, Observable, switchMap } from 'rxjs';
 import { Scripts } from '../../platform/scripts';
 import { Committed, Journal } from '../../storage/journal';
 import { Kind, placeOf } from '../../storage/kind';
@@ -209,10 +209,7 @@ export class OrdersStore {
           .limit(end - start)
           .toArray(),
       )
-      .pipe(
-        switchMap((rows) => from(this.reader.ready()).pipe(map(() => rows))),
-        map((rows) => rows.flatMap((row) => this.listed(row.id, row))),
-      );
+      .pipe(switchMap((rows) => this.reader.reading(() => rows.flatMap((row) => this.listed(row.id, row)))));
   }
 
   private listed(id: string, row: unknown): Listed[] {
