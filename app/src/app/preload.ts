@@ -1,14 +1,15 @@
 import { inject, Injectable, Injector } from '@angular/core';
 import { PreloadingStrategy, Route } from '@angular/router';
-import { catchError, defer, EMPTY, from, Observable, of, switchMap } from 'rxjs';
+import { catchError, defer, EMPTY, Observable, switchMap, tap } from 'rxjs';
 import { Clock } from './platform/clock';
+import { Room } from './room';
 import { ROOMS } from './rooms';
 
 /**
  * How long after the first screen the first room is run ahead, and how long after it each next part, in milliseconds. Until
  * then whoever opens a room waits for its scripts, which come out of the browser's cache.
  */
-const [FIRST, NEXT] = [4000, 250] as const;
+const [FIRST, NEXT] = [4000, 100] as const;
 /** So long an idle moment is waited for. */
 const LONGEST = 5000;
 
@@ -36,20 +37,23 @@ export class PreloadWhenIdle implements PreloadingStrategy {
   preload({ path }: Route, load: () => Observable<unknown>): Observable<unknown> {
     if (isThrifty()) return EMPTY;
     const room = ROOMS.find((each) => each.path === path);
-    return this.inTurn(load).pipe(
-      switchMap((loaded) =>
-        room?.ahead ? this.inTurn(() => from(room.ahead?.(this.injector) ?? [])) : of(loaded),
-      ),
+    return defer(() => this.next()).pipe(
+      switchMap(load),
+      tap(() => void this.goAhead(room)),
       catchError(() => EMPTY),
     );
   }
 
-  /** Waits until nothing else is run ahead, then for an idle moment. */
-  private inTurn(load: () => Observable<unknown>): Observable<unknown> {
-    return defer(() => {
-      const before = this.turn;
-      this.turn = (before ?? this.clock.wait(FIRST)).then(() => this.clock.wait(before ? NEXT : 0)).then(idle);
-      return this.turn;
-    }).pipe(switchMap(load));
+  /** Waits until it is the turn of what is run ahead next, and then for an idle moment. */
+  private next(): Promise<void> {
+    this.turn = this.turn ? this.turn.then(() => this.clock.wait(NEXT)) : this.clock.wait(FIRST);
+    this.turn = this.turn.then(idle);
+    return this.turn;
+  }
+
+  private async goAhead(room: Room | undefined): Promise<void> {
+    await idle();
+    // What cannot be had is asked for again when it is wanted.
+    await room?.ahead?.(this.injector).catch(() => undefined);
   }
 }
