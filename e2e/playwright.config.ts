@@ -26,6 +26,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
     timezoneId: 'Europe/London',
+    // What is kept for a visit without a network would be fetched in every test: `offline.spec.ts` has a browser of its own.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: chromiumPath(),
       args: [

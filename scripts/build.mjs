@@ -6,6 +6,7 @@ import { compress } from './compress.mjs';
 import { joinScripts } from './join.mjs';
 import { preload } from './preload.mjs';
 import { addLicences } from './licences.mjs';
+import { addServiceWorker } from './offline.mjs';
 import { checkSizes } from './sizes.mjs';
 
 run('npm', ['run', 'ng', '-w', 'app', '--', 'build', '--progress=false']);
@@ -13,6 +14,7 @@ run('npm', ['run', 'build', '-w', 'server']);
 await joinScripts('app/dist');
 preload('app/dist');
 addLicences('app/dist');
+addServiceWorker('app/dist');
 await compress('app/dist');
 checkSizes('app/dist');
 // What the build says of itself is not for visitors.

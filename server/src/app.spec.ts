@@ -44,6 +44,20 @@ test('hashed files are kept for a year and served compressed where that is under
   expect(await plain.text()).toBe('console.log(1)');
 });
 
+test('what an installed application asks for is sent as what it is, and asked for anew each time', async () => {
+  writeFileSync(join(root, 'ngsw-worker.js'), '// worker');
+  writeFileSync(join(root, 'manifest.webmanifest'), '{}');
+  const [worker, manifest] = await Promise.all(
+    ['/ngsw-worker.js', '/manifest.webmanifest'].map((path) => get(path)),
+  );
+  expect(worker.headers.get('content-type')).toContain('javascript');
+  expect(manifest.headers.get('content-type')).toContain('application/manifest+json');
+  for (const { headers } of [worker, manifest]) {
+    expect(headers.get('cache-control')).toBe('no-cache');
+    expect(headers.get('content-security-policy')).toContain("worker-src 'self'");
+  }
+});
+
 test('a missing file is not answered with a page, nor kept', async () => {
   const response = await get('/main-ZZZZ9999.js');
   expect(response.status).toBe(404);

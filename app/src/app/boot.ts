@@ -9,7 +9,7 @@ import {
   untracked,
 } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
-import { filter, fromEvent } from 'rxjs';
+import { filter, first, fromEvent } from 'rxjs';
 import { Scripts } from './platform/scripts';
 import { secureOnly } from './platform/secure-only';
 import { forgetTyped } from './platform/forget-typed';
@@ -94,8 +94,7 @@ export class Boot {
     await this.journal.finish();
     if (this.isGone()) return;
     this.finishForOthers();
-    await askToPersist();
-    if (this.isGone()) return;
+    this.persistFromFirstSave();
     // Without it a browser that is killed loses more keys; the page is not reloaded for its sake.
     const outbox = await import('./storage/outbox').catch(() => undefined);
     if (this.isGone()) return;
@@ -103,6 +102,16 @@ export class Boot {
     if (this.isGone()) return;
     const { BackupsStore } = await this.scripts.load(() => import('./nouns/backups/backups.store'));
     await this.injector.get(BackupsStore).takeWeekly(new Date());
+  }
+
+  /** Asks the browser to keep what is stored, once the user has stored something. */
+  private persistFromFirstSave(): void {
+    this.rows.settled
+      .pipe(
+        first((writes) => writes.some(({ place }) => place.kind.line !== undefined)),
+        takeUntilDestroyed(this.destroyed),
+      )
+      .subscribe({ next: () => void askToPersist(), error: () => undefined });
   }
 
   /** Does what other tabs hand on when they are closed. */

@@ -28,6 +28,7 @@ import { AskLine } from './ask/ask-line';
 import { LackingSign } from './lacking-sign';
 import { Rail } from './rail/rail';
 import { addressOf, FIRST_ROOM, lineAt, roomAt, ROOMS } from '../rooms';
+import { QuietSigns } from './quiet-signs';
 import { Signs } from './signs';
 import { ShortcutKeys } from './shortcuts';
 import { Theme } from './theme';
@@ -42,6 +43,7 @@ import { MissingPart } from '../ui/missing-part';
     MissingPart,
     AskLine,
     LackingSign,
+    QuietSigns,
     Rail,
     Tools,
     RouterLink,

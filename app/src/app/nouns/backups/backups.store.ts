@@ -1,10 +1,12 @@
 import { computed, inject, Injectable } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { map, timer } from 'rxjs';
+import { map, switchMap, timer } from 'rxjs';
 import { BackupService } from './backup';
 import { onlyPlace } from '../../storage/kind';
 import { BACKUPS } from './backups.kind';
+import { JOURNAL } from '../../storage/kinds/journal';
 import { SEEDED } from '../../storage/kinds/seeded';
+import { secureOnly } from '../../platform/secure-only';
 import { SnapshotReason, SnapshotRow, SNAPSHOTS } from './snapshots.kind';
 import { Rows } from '../../storage/rows';
 import { Storage } from '../../storage/storage';
@@ -13,6 +15,9 @@ const DAY = 86_400_000;
 
 /** After so many days without a backup the settings say so. */
 const REMIND_AFTER = 14;
+
+/** After so many days of new work a sign asks for one, where the browser may clear what is stored. */
+const RISKED = 7;
 
 /** How often a snapshot is taken by itself, in days. */
 const SNAPSHOT_EVERY = 7;
@@ -30,6 +35,13 @@ export class BackupsStore {
   private readonly seeded = this.rows.only(onlyPlace(SEEDED));
   private readonly now = toSignal(timer(0, 3_600_000).pipe(map(() => Date.now())), { initialValue: 0 });
 
+  /** Whether the browser keeps what is stored when it runs short of room; undefined where it does not say. */
+  private readonly persists = toSignal(timer(0, 3_600_000).pipe(switchMap(() => persisted())));
+  /** When something was done last that can be undone. */
+  private readonly worked = toSignal(
+    this.storage.live((db) => db.rows(JOURNAL).toCollection().last()).pipe(map((row) => row?.at)),
+  );
+
   /** When a backup was saved last; 0 for never. */
   readonly saved = computed(() => this.note().saved);
   /** For how many days there has been no backup, where they are many; else undefined. */
@@ -37,6 +49,13 @@ export class BackupsStore {
     const since = Math.max(this.note().saved, this.seeded().at);
     const days = since === 0 ? 0 : Math.floor((this.now() - since) / DAY);
     return days >= REMIND_AFTER ? days : undefined;
+  });
+  /** For how many days there has been work that is in this browser alone, which may clear it; else undefined. */
+  readonly atRisk = computed(() => {
+    const since = Math.max(this.note().saved, this.seeded().at);
+    if (since === 0 || this.persists() !== false || (this.worked() ?? 0) <= since) return undefined;
+    const days = Math.floor((this.now() - since) / DAY);
+    return days >= RISKED ? days : undefined;
   });
   /** Those that are kept, the newest first. */
   readonly snapshots = toSignal(
@@ -72,3 +91,8 @@ export class BackupsStore {
       await this.backup.takeSnapshot('week', at);
   }
 }
+
+const persisted = async (): Promise<boolean | undefined> =>
+  secureOnly()
+    .storage?.persisted?.()
+    .catch(() => undefined);
