@@ -3,6 +3,7 @@ import { Route, Routes } from '@angular/router';
 import { Values } from '@enumeron/core/form';
 import { Fact } from '@enumeron/core/reckon/facts';
 import { Line } from './storage/kind';
+import { Sharing } from './platform/sharing';
 import { Samples } from './storage/samples';
 import { titleOf } from './ui/title-of';
 
@@ -59,6 +60,8 @@ export interface Room extends Place {
   readonly line: Line;
   /** What it shows of all that can be told, and at which address below its own. */
   readonly shows?: Readonly<Partial<Record<WhatIsTold, string>>>;
+  /** How what is open in it is shared by an address, and such an address taken. */
+  sharing?(): Promise<Sharing>;
   /** Fetches what its first view shows behind itself; called while nothing else is to be done. */
   ahead?(injector: Injector): Promise<unknown>;
   /** What it has of the demo world; laid out on the first visit. */

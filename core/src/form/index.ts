@@ -9,3 +9,4 @@ export {
   valueOf,
   type Values,
 } from './field';
+export { readValues, writeValues } from './valuesText';

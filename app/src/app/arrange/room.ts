@@ -37,6 +37,10 @@ export const ARRANGE: Room = {
       words: 'at random',
       load: () => import('./make/random-maker').then((module) => module.RandomMaker),
     },
+    {
+      ...{ path: 'shared' },
+      load: () => import('./shared-order').then((module) => module.SharedOrder),
+    },
     { path: ':id' },
     { path: ':id/rule' },
     { path: ':id/sort' },
@@ -47,6 +51,7 @@ export const ARRANGE: Room = {
     { path: ':id/edit', load: orderEditor },
   ],
   load: () => import('./arrange.routes').then((module) => module.ARRANGE_ROUTES),
+  sharing: () => import('./share').then((module) => module.ARRANGE_SHARING),
   ahead: (injector) => import('./ahead').then((module) => module.arrangeAhead(injector)),
   samples: () => import('../nouns/orders/sample').then(({ orderSamples }) => orderSamples()),
 };

@@ -2,6 +2,7 @@ import {
   ChangeDetectionStrategy,
   Component,
   computed,
+  effect,
   ElementRef,
   inject,
   Injector,
@@ -90,6 +91,7 @@ export class Shell {
   });
 
   constructor() {
+    effect(() => void this.takeShared(this.url()).catch(() => undefined));
     inject(Theme);
     inject(ShortcutKeys).use({
       ...Object.fromEntries(ROOMS.map(({ key, path }) => [key, () => void this.openRoom(path)])),
@@ -197,6 +199,18 @@ export class Shell {
   protected async help(): Promise<void> {
     const { openHelp } = await this.scripts.load(() => import('./help-sheet'));
     openHelp(this.injector);
+  }
+
+  protected async share(): Promise<void> {
+    const { openShare } = await this.scripts.load(() => import('./share-sheet'));
+    if (!(await openShare(this.injector))) void this.notices.show('Nothing here can be shared by a link.');
+  }
+
+  /** Takes what an address brings: what was shared. */
+  private async takeShared(url: string): Promise<void> {
+    if (!/[?#]/.test(url)) return;
+    const { takeShared } = await this.scripts.load(() => import('./take-shared'));
+    await takeShared(this.injector, url);
   }
 
   private async want(part: { card?: number; number?: number }): Promise<void> {

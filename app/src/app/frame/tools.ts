@@ -54,5 +54,6 @@ export class Tools {
   readonly ask = output();
   readonly undo = output();
   readonly redo = output();
+  readonly share = output();
   readonly help = output();
 }

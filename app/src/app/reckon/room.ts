@@ -26,4 +26,5 @@ export const RECKON: Room = {
   ways: WAYS,
   shows: { wanted: '', facts: 'seen', riffles: 'key-card' },
   load: () => reckonRoutes(RECKON),
+  sharing: () => import('./share').then((module) => module.RECKON_SHARING),
 };

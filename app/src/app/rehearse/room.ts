@@ -21,8 +21,13 @@ export const REHEARSE: Room = {
       ...{ path: 'gather', name: 'Cut and gather', tab: 'Cut and gather' },
       load: () => import('./gather/gather-page').then((module) => module.GatherPage),
     },
+    {
+      ...{ path: 'shared' },
+      load: () => import('./shared-procedure').then((module) => module.SharedProcedure),
+    },
     { path: ':id/script', load: () => import('./script/script-page').then((module) => module.ScriptPage) },
     { path: ':id', load: () => import('./desk/desk-page').then((module) => module.DeskPage) },
   ],
   load: () => import('./rehearse.routes').then((module) => module.REHEARSE_ROUTES),
+  sharing: () => import('./share').then((module) => module.REHEARSE_SHARING),
 };

@@ -14,6 +14,7 @@ import {
   mdiPencilOutline,
   mdiPlus,
   mdiRedo,
+  mdiShareVariantOutline,
   mdiTrayArrowDown,
   mdiTrayArrowUp,
   mdiUndo,
@@ -34,6 +35,7 @@ const ICONS = {
   save: mdiTrayArrowDown,
   open: mdiTrayArrowUp,
   settings: mdiCogOutline,
+  share: mdiShareVariantOutline,
   undo: mdiUndo,
 } as const;
 

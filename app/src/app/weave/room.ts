@@ -25,5 +25,6 @@ export const WEAVE: Room = {
       load: () => import('./wrong/wrong-page').then((module) => module.WrongPage),
     },
   ],
+  sharing: () => import('./share').then((module) => module.WEAVE_SHARING),
   load: () => import('./weave.routes').then((module) => module.WEAVE_ROUTES),
 };

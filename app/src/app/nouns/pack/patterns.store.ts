@@ -24,6 +24,11 @@ export class PatternsStore {
     return computed(() => this.row().values[path()] ?? {});
   }
 
+  /** What was told to a pattern by now. */
+  told(path: string): Values {
+    return this.row().values[path] ?? {};
+  }
+
   /** Sets one field; undefined empties it. */
   set(path: string, name: string, value: FieldValue | undefined): Promise<unknown> {
     return this.change(`tell ${name} of ${path}`, path, (values) => withValue(values, name, value));
@@ -43,6 +48,11 @@ export class PatternsStore {
     return this.change(`tell ${name} of ${path}`, path, (values) =>
       withValue(values, name, make(values[name]) ?? values[name]),
     );
+  }
+
+  /** Puts other values in the place of all that was told. */
+  replace(path: string, values: Values): Promise<unknown> {
+    return this.change(`tell ${path}`, path, () => values);
   }
 
   /** Empties all fields of a pattern. */

@@ -1,0 +1,24 @@
+import { makeOrderJson } from '@enumeron/core/file/formats/orderJson';
+import { formatOrder } from '@enumeron/core/file/deck/orderText';
+import { OrdersStore } from '../nouns/orders/orders.store';
+import { PackStore } from '../nouns/pack/pack.store';
+import { pathIn, Sharing } from '../platform/sharing';
+
+/** Where an order that was shared is looked at before it is kept. */
+export const SHARED = 'shared';
+
+/** An order as it is shared: as in a file. */
+export const ARRANGE_SHARING: Sharing = {
+  of: (injector, url) => {
+    const [orders, pack] = [injector.get(OrdersStore), injector.get(PackStore)];
+    // The list shows the order in hand where none is open.
+    const row = orders.find(pathIn(url, 1) || pack.pack().orderId);
+    if (!row) return undefined;
+    return {
+      what: row.name,
+      path: `/arrange/${SHARED}`,
+      packed: makeOrderJson({ name: row.name, order: row.cards }),
+      text: formatOrder(row.cards),
+    };
+  },
+};
