@@ -1,9 +1,10 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, Injector, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { RailHidden } from '../nouns/pack/rail-hidden';
 import { BackupsStore } from '../nouns/backups/backups.store';
 import { Installed } from '../platform/installed';
+import { takeOpenedFiles } from './opened-files';
 import { urlSignal } from '../platform/url';
 
 /** Where something is written: an order that is made or changed, a procedure. */
@@ -51,6 +52,7 @@ export class QuietSigns {
   protected readonly later = signal(false);
 
   constructor() {
+    takeOpenedFiles(inject(Injector));
     // Where it is refused everything works as before, with a network.
     this.installed.begin().catch((error: unknown) => console.warn(error));
   }

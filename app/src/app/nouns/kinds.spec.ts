@@ -1,5 +1,7 @@
 import fc from 'fast-check';
 import { ROWS } from '../../testing/kind-rows';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import rowsOf8 from '../../testing/rows-8.json';
 import { readRow } from '../storage/check';
 import { Kind, kindIn, migrated } from '../storage/kind';
@@ -103,4 +105,9 @@ test.each<[string, Record<string, unknown>, string]>([
   const row = { id: 'a', name: 'A', cards: [1, 2], sample: false, made: 1, changed: 1, ...part };
   const outcome = readRow(kindNamed('orders') as Kind, row);
   expect(outcome.ok ? '' : outcome.problems[0].where).toBe(where);
+});
+
+test('the docs say which version files have', () => {
+  const docs = readFileSync(join(__dirname, '../../../../docs/formats.md'), 'utf8');
+  expect(docs).toContain(`"version": ${DATA_VERSION.toString()},\n  "made"`);
 });

@@ -15,6 +15,10 @@ const FORMULA = /^'*[=+\-@\t\r＝＋－＠]/;
 export const makeCsv = (fields: readonly string[], rows: readonly object[]): string =>
   unparse({ fields: [...fields], data: rows as unknown[] }, { escapeFormulae: FORMULA, newline: '\r\n' });
 
+/** Cells as a table with commas or tabs between them, by the same rule. */
+export const makeCells = (cells: readonly (readonly string[])[], kind: 'csv' | 'tsv'): string =>
+  `${unparse(cells as string[][], { escapeFormulae: FORMULA, newline: '\r\n', delimiter: kind === 'tsv' ? '\t' : ',' })}\r\n`;
+
 /** A cell as it was before it was written. */
 export const cellText = (cell: string): string =>
   cell.startsWith("'") && FORMULA.test(cell.slice(1)) ? cell.slice(1) : cell;

@@ -49,6 +49,22 @@ export class Installed {
     );
   }
 
+  /** Whether every file is kept by now, so that no network is needed. */
+  async isWhole(): Promise<boolean> {
+    const worker = secureOnly().serviceWorker?.controller;
+    if (!worker) return false;
+    try {
+      const { hashTable } = (await (await fetch('/ngsw.json')).json()) as { readonly hashTable: object };
+      const kept = await Promise.all(
+        Object.keys(hashTable).map((url) => caches.match(url, { ignoreVary: true })),
+      );
+      return !kept.includes(undefined);
+    } catch {
+      // Without a network nothing more can come: what this page is made of was there.
+      return true;
+    }
+  }
+
   /** Takes the new version into use: in this tab, which is loaded anew. Others go on with theirs until they are. */
   useNewer(): void {
     location.reload();

@@ -76,12 +76,12 @@ const bring = async (fragment: string | null): Promise<Brought> => {
       list-style: none;
     }
     li {
+      display: grid;
+      grid-template-columns: 3.4rem minmax(0, 1fr);
       padding: 7px 0;
       border-top: 1px solid var(--line-faint);
     }
     .number {
-      display: inline-block;
-      min-width: 3.2rem;
       color: var(--muted);
       font: 0.9rem var(--mono);
     }
@@ -119,7 +119,7 @@ export class SharedProcedure {
   protected readonly keep = once('keep a shared procedure', async () => {
     const procedure = this.procedure();
     if (!procedure) return;
-    const id = this.procedures.add(procedure, 'keep a shared procedure');
+    const id = this.procedures.add(meant(procedure), 'keep a shared procedure');
     await this.router.navigate(['/rehearse', id], { replaceUrl: true });
   });
 

@@ -5,6 +5,7 @@ import { SettingsStore } from '../nouns/settings/settings.store';
 import { DamagedSection } from './damaged-section';
 import { DataSection } from './data-section';
 import { EraseSection } from './erase-section';
+import { InstalledSection } from './installed-section';
 import { THEMES } from '../nouns/settings/settings.kind';
 import { Choice } from '../ui/choice';
 
@@ -13,7 +14,7 @@ type Theme = (typeof THEMES)[number];
 /** How Enumeron looks and acts, and what it keeps: backup, restore, sample orders, erase. */
 @Component({
   selector: 'en-settings-room',
-  imports: [Choice, DamagedSection, DataSection, EraseSection, MatSlideToggle],
+  imports: [Choice, DamagedSection, DataSection, EraseSection, InstalledSection, MatSlideToggle],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './settings-room.html',
   styleUrl: './settings-room.scss',

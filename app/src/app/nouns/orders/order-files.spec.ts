@@ -13,7 +13,7 @@ test('every kind of file but the picture is read back, with the name where it ha
         const outcome = await readOrderFile(await each.make(name, order));
         if (!outcome.ok) throw new Error(`${each.name}: ${outcome.problems[0].what}`);
         expect(parseOrder(outcome.text)).toEqual({ ok: true, order });
-        if (each.ending === 'json') expect(outcome.name).toBe(name);
+        if (each.ending === 'enumeron.json') expect(outcome.name).toBe(name);
       }
     }),
     { numRuns: 40 },
@@ -70,6 +70,6 @@ test('broken files say where', async () => {
 
 test('file names keep letters and digits', () => {
   expect(fileNameFor('Nine-five wheel', kind('csv'))).toBe('nine-five-wheel.csv');
-  expect(fileNameFor('../../<x>', kind('json'))).toBe('x.json');
+  expect(fileNameFor('../../<x>', kind('enumeron.json'))).toBe('x.enumeron.json');
   expect(fileNameFor('♠', kind('svg'))).toBe('order.svg');
 });

@@ -34,7 +34,7 @@ const makeTable = async (name: string, order: Order): Promise<string> => {
 export const ORDER_FILES: readonly OrderFileKind[] = [
   {
     name: 'JSON',
-    ending: 'json',
+    ending: 'enumeron.json',
     type: 'application/json',
     make: (name, order) => makeOrderJson({ name, order }),
   },

@@ -63,6 +63,17 @@ export class ProceduresStore {
     return row.id;
   }
 
+  /** Keeps several new ones as one action. */
+  addAll(procedures: readonly Procedure[], label: string): void {
+    const rows = procedures.map((procedure): ProcedureRow => ({
+      id: newId(),
+      procedure,
+      at: this.clock.now(),
+    }));
+    const places = rows.map(({ id }) => placeOf(PROCEDURES, id));
+    void this.journal.commit(label, places, () => rows);
+  }
+
   remove({ id, procedure: { name } }: ProcedureRow): Promise<Committed> {
     return this.journal.commit(`remove the procedure ${name}`, [placeOf(PROCEDURES, id)], () => [undefined]);
   }

@@ -11,14 +11,14 @@ import { MatButton } from '@angular/material/button';
 import { MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
 import { Problem } from '@enumeron/core/deck';
-import { meant } from '@enumeron/core/file/procedure/meant';
 import { newProcedure } from '@enumeron/core/file/rehearse/newProcedure';
-import { LONGEST_PROCEDURE, ProcedureRow } from '../../nouns/procedures/procedures.kind';
+import { ProcedureRow } from '../../nouns/procedures/procedures.kind';
 import { SampleRoom } from '../../storage/sample-room';
 import { readJson } from '../../platform/read-json';
 import { PackStore } from '../../nouns/pack/pack.store';
 import { Notices } from '../../platform/notices';
 import { once } from '../../platform/once';
+import { download } from '../../platform/download';
 import { readTextFile } from '../../platform/read-file';
 import { Scripts } from '../../platform/scripts';
 import { Undoing } from '../../storage/undoing';
@@ -36,6 +36,9 @@ const GROUP_WORDS: Readonly<Record<Group, string>> = {
   ...{ all: 'all', always: 'always work', outs: 'have outs', fails: 'fail' },
   ...{ chance: 'by chance', unfinished: 'unfinished' },
 };
+
+/** The longest file of procedures that is read, in characters. */
+const LONGEST_FILE = 8_000_000;
 
 /** The procedures that the user has, with what is known of each: written anew, opened from a file, removed. */
 @Component({
@@ -123,24 +126,32 @@ export class ProcedureList {
   protected readonly open = once('open a procedure', async (file: File | undefined) => {
     if (!file) return;
     this.file.set(file.name);
-    const read = await readTextFile(file, LONGEST_PROCEDURE, 'a procedure');
+    const read = await readTextFile(file, LONGEST_FILE, 'procedures');
     const json = read.ok ? await readJson(read.text, 'Mend it there, or save it anew.') : read;
     if (!json.ok) {
       this.problems.set(json.problems);
       return;
     }
-    const { readProcedure } = await this.scripts.load(
-      () => import('@enumeron/core/file/rehearse/readProcedure'),
-    );
-    const outcome = readProcedure(json.value);
+    const { readProcedures } = await this.scripts.load(() => import('@enumeron/core/file/rehearse/bundle'));
+    const outcome = readProcedures(json.value);
     this.problems.set(outcome.ok ? [] : outcome.problems);
     if (!outcome.ok) return;
-    // What its version does not know means nothing, and would come alive in a later one.
-    const procedure = meant(outcome.procedure);
-    await this.router.navigate([
-      '/rehearse',
-      this.store.add(procedure, `open the procedure ${procedure.name}`),
-    ]);
+    const [procedure, ...others] = outcome.procedures;
+    if (others.length === 0) {
+      const id = this.store.add(procedure, `open the procedure ${procedure.name}`);
+      await this.router.navigate(['/rehearse', id]);
+      return;
+    }
+    const count = outcome.procedures.length.toString();
+    this.store.addAll(outcome.procedures, `open ${count} procedures`);
+    await this.notices.offerUndo(`${count} procedures are added.`, () => this.undoing.undo('table'));
+  });
+
+  /** All that the list shows, in one file. */
+  protected readonly save = once('save procedures', async () => {
+    const { makeBundle } = await this.scripts.load(() => import('@enumeron/core/file/rehearse/bundle'));
+    const procedures = (this.rows() ?? []).map(({ row }) => row.procedure);
+    download(makeBundle(procedures), 'procedures.enumeron.json', 'application/json');
   });
 
   protected readonly remove = once('remove a procedure', async (row: ProcedureRow) => {

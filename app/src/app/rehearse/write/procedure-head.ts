@@ -128,7 +128,7 @@ export class ProcedureHead {
     const file = { format: FORMAT, ...procedure, version: versionNeeded(procedure) };
     download(
       `${JSON.stringify(file, undefined, 2)}\n`,
-      fileName(procedure.name || 'procedure', 'json'),
+      fileName(procedure.name || 'procedure', 'enumeron.json'),
       'application/json',
     );
   }

@@ -1,6 +1,9 @@
-import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
-import { Card } from '@enumeron/core/deck';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { Card, formatCard } from '@enumeron/core/deck';
+import { Scripts } from '../../platform/scripts';
+import { secureOnly } from '../../platform/secure-only';
 import { CardFace } from '../card-face';
+import type { TableKind } from './table-out';
 
 /** A row of a picture's table: what it is about, in words or as a card, and what is told of that. */
 export interface TableRow {
@@ -48,6 +51,14 @@ export interface TableRow {
           </tbody>
         </table>
       </div>
+      <p class="out">
+        <button type="button" class="link" (click)="save('csv')">Save as CSV</button>
+        <button type="button" class="link" (click)="save('tsv')">Save as TSV</button>
+        @if (canCopy) {
+          <button type="button" class="link" (click)="copy()">Copy</button>
+        }
+        <span role="status">{{ said() }}</span>
+      </p>
     }
   </details>`,
   styleUrl: './as-table.scss',
@@ -60,6 +71,36 @@ export class AsTable {
   /** Makes the rows; asked only while the table is open. */
   readonly rows = input.required<() => readonly TableRow[]>();
 
+  private readonly scripts = inject(Scripts);
+  protected readonly canCopy = secureOnly().clipboard?.writeText !== undefined;
+  protected readonly said = signal('');
   protected readonly isOpen = signal(false);
   protected readonly drawn = computed(() => (this.isOpen() ? this.rows()() : []));
+
+  /** The cells as they stand there, cards by their names, under the heads of the columns. */
+  private cells(): readonly (readonly string[])[] {
+    const rows = this.drawn().map(({ head, card, cells }) =>
+      [card === undefined ? head : formatCard(card), ...cells].map(String),
+    );
+    return this.columns().length > 0 ? [this.columns(), ...rows] : rows;
+  }
+
+  protected async save(kind: TableKind): Promise<void> {
+    const { saveTable } = await this.out();
+    saveTable(this.cells(), this.name(), kind);
+  }
+
+  protected async copy(): Promise<void> {
+    const { tableText } = await this.out();
+    try {
+      await secureOnly().clipboard?.writeText?.(tableText(this.cells()));
+      this.said.set('Copied.');
+    } catch {
+      this.said.set('The browser does not let it be copied.');
+    }
+  }
+
+  private out(): Promise<typeof import('./table-out')> {
+    return this.scripts.load(() => import('./table-out'));
+  }
 }
