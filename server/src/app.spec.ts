@@ -47,9 +47,7 @@ test('hashed files are kept for a year and served compressed where that is under
 test('what an installed application asks for is sent as what it is, and asked for anew each time', async () => {
   writeFileSync(join(root, 'ngsw-worker.js'), '// worker');
   writeFileSync(join(root, 'manifest.webmanifest'), '{}');
-  const [worker, manifest] = await Promise.all(
-    ['/ngsw-worker.js', '/manifest.webmanifest'].map((path) => get(path)),
-  );
+  const [worker, manifest] = [await get('/ngsw-worker.js'), await get('/manifest.webmanifest')];
   expect(worker.headers.get('content-type')).toContain('javascript');
   expect(manifest.headers.get('content-type')).toContain('application/manifest+json');
   for (const { headers } of [worker, manifest]) {

@@ -1,3 +1,4 @@
+import { fileName } from '@enumeron/core/file/formats/name';
 import { makeOrderJson } from '@enumeron/core/file/formats/orderJson';
 import { formatOrder } from '@enumeron/core/file/deck/orderText';
 import { OrdersStore } from '../nouns/orders/orders.store';
@@ -18,6 +19,7 @@ export const ARRANGE_SHARING: Sharing = {
       what: row.name,
       path: `/arrange/${SHARED}`,
       packed: makeOrderJson({ name: row.name, order: row.cards }),
+      fileName: fileName(row.name, 'enumeron.json'),
       text: formatOrder(row.cards),
     };
   },

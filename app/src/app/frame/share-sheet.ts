@@ -10,6 +10,7 @@ import {
 } from '@angular/material/dialog';
 import { Router } from '@angular/router';
 import { create } from 'qrcode';
+import { download } from '../platform/download';
 import { packText } from '../platform/packed-text';
 import { secureOnly } from '../platform/secure-only';
 import { Shared } from '../platform/sharing';
@@ -65,7 +66,7 @@ const isLoopback = (host: string): boolean => /^(?:localhost|127\.|\[::1\])/.tes
         } @else {
           <p class="note">
             This is too long for a code: {{ address.length }} characters, and {{ longest }} can be read. Hand
-            on the address, or a file of it.
+            on the address{{ shared.fileName ? ', or save a file and hand that on' : '' }}.
           </p>
         }
       </div>
@@ -79,6 +80,9 @@ const isLoopback = (host: string): boolean => /^(?:localhost|127\.|\[::1\])/.tes
         @if (shared.text; as text) {
           <button mat-stroked-button type="button" (click)="copy(text, 'text')">Copy as text</button>
         }
+      }
+      @if (shared.fileName) {
+        <button mat-stroked-button type="button" (click)="save()">Save a file</button>
       }
       <button mat-button mat-dialog-close>Close</button>
     </mat-dialog-actions>`,
@@ -156,6 +160,11 @@ export class ShareSheet {
     } catch {
       this.said.set('The browser does not let it be copied. Choose the text, and copy it.');
     }
+  }
+
+  protected save(): void {
+    const { fileName = '', packed = '' } = this.shared;
+    download(packed, fileName, 'application/json');
   }
 
   protected async handOn(): Promise<void> {

@@ -5,8 +5,8 @@ const LONGEST = 400_000;
 /** What a packed text begins with: how it is packed. */
 const MARK = 'z1.';
 
-const toLetters = (bytes: Uint8Array): string =>
-  btoa(Array.from(bytes, (byte) => String.fromCharCode(byte)).join(''))
+const toLetters = (bytes: readonly number[]): string =>
+  btoa(bytes.map((byte) => String.fromCharCode(byte)).join(''))
     .replaceAll('+', '-')
     .replaceAll('/', '_')
     .replaceAll('=', '');
@@ -14,25 +14,41 @@ const toLetters = (bytes: Uint8Array): string =>
 const toBytes = (letters: string): Uint8Array<ArrayBuffer> =>
   Uint8Array.from(atob(letters.replaceAll('-', '+').replaceAll('_', '/')), (letter) => letter.charCodeAt(0));
 
+/** What a platform's stream makes of bytes. */
+const through = (
+  bytes: Uint8Array<ArrayBuffer>,
+  { readable, writable }: GenericTransformStream,
+): ReadableStream<Uint8Array<ArrayBuffer>> => {
+  const writer = writable.getWriter();
+  // What is wrong comes out of the other end, too.
+  writer.write(bytes).catch(() => undefined);
+  writer.close().catch(() => undefined);
+  return readable as ReadableStream<Uint8Array<ArrayBuffer>>;
+};
+
 export const packText = async (text: string): Promise<string> => {
-  const packed = new Blob([text]).stream().pipeThrough(new CompressionStream('deflate-raw'));
-  return MARK + toLetters(new Uint8Array(await new Response(packed).arrayBuffer()));
+  const bytes = new TextEncoder().encode(text);
+  const reader = through(bytes, new CompressionStream('deflate-raw')).getReader();
+  const packed: number[] = [];
+  for (;;) {
+    const { done, value } = await reader.read();
+    if (done) return MARK + toLetters(packed);
+    packed.push(...value);
+  }
 };
 
 /** The text that was packed; undefined where it is none, or longer than is read. */
 export const unpackText = async (packed: string): Promise<string | undefined> => {
   if (!packed.startsWith(MARK)) return undefined;
   try {
-    const bytes = new Blob([toBytes(packed.slice(MARK.length))]).stream();
-    const reader = bytes
-      .pipeThrough(new DecompressionStream('deflate-raw'))
-      .pipeThrough(new TextDecoderStream('utf-8', { fatal: true }))
-      .getReader();
+    const bytes = toBytes(packed.slice(MARK.length));
+    const reader = through(bytes, new DecompressionStream('deflate-raw')).getReader();
+    const decoder = new TextDecoder('utf-8', { fatal: true });
     let text = '';
     for (;;) {
       const { done, value } = await reader.read();
-      if (done) return text;
-      text += value;
+      if (done) return text + decoder.decode();
+      text += decoder.decode(value, { stream: true });
       if (text.length > LONGEST) {
         await reader.cancel();
         return undefined;

@@ -9,6 +9,8 @@ export interface Shared {
   readonly query?: readonly (readonly [name: string, value: string])[];
   /** What travels compressed in the fragment. */
   readonly packed?: string;
+  /** What is packed is a file of its own, that may be saved under this name. */
+  readonly fileName?: string;
   /** The same as plain text, to be copied; undefined where there is none. */
   readonly text?: string;
 }

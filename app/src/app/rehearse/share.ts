@@ -1,5 +1,6 @@
 import { readValues, writeValues } from '@enumeron/core/form';
 import { QUESTIONS } from '@enumeron/core/odds';
+import { fileName } from '@enumeron/core/file/formats/name';
 import { FORMAT } from '@enumeron/core/file/rehearse/readProcedure';
 import { versionNeeded } from '@enumeron/core/file/procedure/version';
 import { PatternsStore } from '../nouns/pack/patterns.store';
@@ -32,6 +33,7 @@ export const REHEARSE_SHARING: Sharing = {
     return {
       what: procedure.name || 'a procedure',
       path: `/rehearse/${SHARED}`,
+      fileName: fileName(procedure.name || 'procedure', 'enumeron.json'),
       packed: JSON.stringify({ format: FORMAT, ...procedure, version: versionNeeded(procedure) }),
     };
   },

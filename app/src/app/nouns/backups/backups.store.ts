@@ -11,7 +11,7 @@ import { SnapshotReason, SnapshotRow, SNAPSHOTS } from './snapshots.kind';
 import { Rows } from '../../storage/rows';
 import { Storage } from '../../storage/storage';
 
-const DAY = 86_400_000;
+const [HOUR, DAY] = [3_600_000, 86_400_000];
 
 /** After so many days without a backup the settings say so. */
 const REMIND_AFTER = 14;
@@ -33,14 +33,10 @@ export class BackupsStore {
   private readonly rows = inject(Rows);
   private readonly note = this.rows.only(onlyPlace(BACKUPS));
   private readonly seeded = this.rows.only(onlyPlace(SEEDED));
-  private readonly now = toSignal(timer(0, 3_600_000).pipe(map(() => Date.now())), { initialValue: 0 });
+  private readonly now = toSignal(timer(0, HOUR).pipe(map(() => Date.now())), { initialValue: 0 });
 
-  /** Whether the browser keeps what is stored when it runs short of room; undefined where it does not say. */
-  private readonly persists = toSignal(timer(0, 3_600_000).pipe(switchMap(() => persisted())));
-  /** When something was done last that can be undone. */
-  private readonly worked = toSignal(
-    this.storage.live((db) => db.rows(JOURNAL).toCollection().last()).pipe(map((row) => row?.at)),
-  );
+  /** When something was done last, where the browser may clear it; looked at now and then. */
+  private readonly clearable = toSignal(timer(0, HOUR).pipe(switchMap(() => this.lastClearable())));
 
   /** When a backup was saved last; 0 for never. */
   readonly saved = computed(() => this.note().saved);
@@ -53,7 +49,7 @@ export class BackupsStore {
   /** For how many days there has been work that is in this browser alone, which may clear it; else undefined. */
   readonly atRisk = computed(() => {
     const since = Math.max(this.note().saved, this.seeded().at);
-    if (since === 0 || this.persists() !== false || (this.worked() ?? 0) <= since) return undefined;
+    if (since === 0 || (this.clearable() ?? 0) <= since) return undefined;
     const days = Math.floor((this.now() - since) / DAY);
     return days >= RISKED ? days : undefined;
   });
@@ -70,6 +66,12 @@ export class BackupsStore {
       ),
     { initialValue: [] },
   );
+
+  private async lastClearable(): Promise<number | undefined> {
+    if ((await persisted()) !== false) return undefined;
+    const db = await this.storage.db();
+    return (await db.rows(JOURNAL).toCollection().last())?.at;
+  }
 
   /** The text of a snapshot, as that of a backup file. */
   async text(id: SnapshotReason): Promise<string | undefined> {
