@@ -51,7 +51,7 @@ const until = (page: Page, selector: string, text: string): Promise<number> =>
 test('Learn with 50,000 answers', async ({ page }) => {
   test.setTimeout(240_000);
   await page.goto('/learn');
-  await page.getByRole('button', { name: 'Take the sample away' }).waitFor();
+  await page.getByRole('button', { name: 'Remove the sample' }).waitFor();
   await fill(page);
   const room: number[] = [];
   const charts: number[] = [];

@@ -45,7 +45,7 @@ test('back up, wipe, restore', async ({ enumeron, page }) => {
   await expect(preview.getByRole('row', { name: /orders/ })).toHaveText(/orders\s*1\s*0\s*5\s*0/);
   await expect(enumeron.status()).toContainText('in order');
   await preview.getByRole('button', { name: 'Replace everything' }).click();
-  await expect(enumeron.status()).toContainText('turned 3');
+  await expect(enumeron.status()).toContainText('cut at 3');
   await expect(page.getByText('before the last restore')).toBeVisible();
   await page.getByRole('link', { name: 'Arrange' }).click();
   await expect(page.getByRole('link', { name: /Tidemark copy/ })).toBeVisible();
@@ -61,7 +61,7 @@ test('deleted samples come back on demand', async ({ enumeron, page }) => {
   await expect(page.getByRole('link', { name: /Tidemark/ })).toBeVisible();
   await expect(page.getByRole('link', { name: /Twin harbours/ })).toHaveCount(0);
   await page.goto('/settings');
-  await page.getByRole('button', { name: 'Lay out the sample orders again' }).click();
+  await page.getByRole('button', { name: 'Restore the sample orders' }).click();
   await page.getByRole('link', { name: 'Arrange' }).click();
   await expect(page.getByRole('link', { name: /Twin harbours/ })).toBeVisible();
 });

@@ -37,7 +37,7 @@ test('from the first visit to a named card at a number, by what the line says', 
   const newcomer = counting(page);
   await expect(page.getByText('Say what you saw and what they named')).toBeVisible();
   await newcomer.tap('face KH');
-  await expect(enumeron.status()).toContainText('turned 3');
+  await expect(enumeron.status()).toContainText('cut at 3');
   await newcomer.tap('7D 15');
   await expect(enumeron.answer()).toContainText('Move 2 cards from top to bottom');
   await expect(page.getByRole('button', { name: 'face KH' })).toHaveCount(0);
@@ -60,7 +60,7 @@ test('the same by typing what the line shows: the answer is there before Enter',
   await expect(enumeron.askLine()).toBeFocused();
   await newcomer.type('face KH');
   await page.keyboard.press('Enter');
-  await expect(enumeron.status()).toContainText('turned 3');
+  await expect(enumeron.status()).toContainText('cut at 3');
   await newcomer.type('7D 15');
   await expect(page.getByRole('option').first()).toContainText('Move 2 cards from top to bottom');
   await page.keyboard.press('Enter');

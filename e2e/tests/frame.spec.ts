@@ -11,17 +11,17 @@ test('dragging the seam cuts the pack; Escape lets it be', async ({ enumeron, pa
   await page.mouse.move(to.x + 3, to.y + 40, { steps: 5 });
   await expect(enumeron.slot(50)).toHaveAccessibleName('place 50, ace of clubs, stack number 1');
   await page.mouse.up();
-  await expect(enumeron.status()).toContainText('turned 3');
+  await expect(enumeron.status()).toContainText('cut at 3');
   await seam.focus();
   await page.keyboard.press('ArrowRight');
-  await expect(enumeron.status()).toContainText('turned 4');
+  await expect(enumeron.status()).toContainText('cut at 4');
 });
 
 test('a slot offers what can be done with its card', async ({ enumeron, page }) => {
   await enumeron.open();
   await enumeron.slot(3).click();
   await page.getByRole('menuitem', { name: 'K♥ seen at the face' }).click();
-  await expect(enumeron.status()).toContainText('turned 3');
+  await expect(enumeron.status()).toContainText('cut at 3');
   await expect(enumeron.slot(3)).toBeFocused();
   await enumeron.slot(17).focus();
   await page.keyboard.press('Enter');
@@ -72,7 +72,7 @@ test('two tabs show the same pack, and neither undoes the other', async ({ enume
   const other = await context.newPage();
   await other.goto('/reckon');
   await enumeron.ask('face KH');
-  await expect(other.locator('.status')).toContainText('turned 3');
+  await expect(other.locator('.status')).toContainText('cut at 3');
   await other.keyboard.press('u');
   await expect(enumeron.status()).toContainText('in order');
   await expect(page.getByRole('button', { name: 'Redo', exact: true })).toBeEnabled();

@@ -232,7 +232,7 @@ test('killed at any moment, the application starts, undo works, and at most the 
         .getByText(name, { exact: true })
         .or(page.getByText('Unfinished since').filter({ hasText: name }));
       await expect(either.first()).toBeVisible();
-      const left = page.getByRole('button', { name: 'Throw it away' });
+      const left = page.getByRole('button', { name: 'Discard', exact: true });
       for (let count = await left.count(); count > 0; count--) {
         await left.first().click();
         await expect(left).toHaveCount(count - 1);

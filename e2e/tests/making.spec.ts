@@ -79,7 +79,7 @@ test('a pack is checked card by card', async ({ enumeron, page }) => {
   const field = page.getByRole('textbox', { name: 'type it' });
   const told = [...TIDEMARK.slice(3), ...TIDEMARK.slice(0, 3)];
   for (const name of told) await field.pressSequentially(name);
-  await expect(verdict).toContainText('The pack is in order, turned by 3.');
+  await expect(verdict).toContainText('The pack is in order, cut at 3.');
   await page.getByRole('button', { name: 'Back one card' }).click();
   await field.pressSequentially('AC');
   await expect(verdict).toContainText(/There twice: .*ace of clubs/);
@@ -126,7 +126,7 @@ test('an order goes out as a file and comes in again', async ({ enumeron, page }
       .getByLabel('Open a file with an order')
       .setInputFiles({ name, mimeType: 'text/plain', buffer });
     await expect(page.getByText('52 cards, each of them once.')).toBeVisible();
-    await page.getByRole('button', { name: 'Leave without saving' }).click();
+    await page.getByRole('button', { name: 'Discard changes' }).click();
   }
 });
 

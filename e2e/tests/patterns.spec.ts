@@ -19,7 +19,7 @@ test('facts by keyboard alone: told in the ask line, settled by one glimpse, app
   await page.keyboard.press('Enter');
   await expect(answer).toContainText('Cards cut 3, cards lifted 30, face K♥');
   await page.getByRole('button', { name: 'Apply to the pack' }).click();
-  await expect(enumeron.status()).toContainText('turned 3');
+  await expect(enumeron.status()).toContainText('cut at 3');
   await page.keyboard.press('u');
   await expect(enumeron.status()).toContainText('in order');
   await expect(page.getByRole('list', { name: 'Told so far' }).getByRole('listitem')).toHaveCount(3);

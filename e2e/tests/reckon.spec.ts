@@ -4,7 +4,7 @@ test('glimpse, reckon, apply, undo and reload by keyboard alone', async ({ enume
   await enumeron.open();
   await expect(enumeron.status()).toContainText('in order');
   await enumeron.ask('face KH');
-  await expect(enumeron.status()).toContainText('turned 3');
+  await expect(enumeron.status()).toContainText('cut at 3');
   await expect(enumeron.slot(52)).toHaveAccessibleName('place 52, king of hearts, stack number 3, seen');
   await enumeron.ask('7D 15');
   await expect(enumeron.answer()).toContainText('Move 2 cards from top to bottom');
@@ -13,28 +13,28 @@ test('glimpse, reckon, apply, undo and reload by keyboard alone', async ({ enume
   );
   const sum = page.locator('en-hand-sum li');
   await expect(sum).toContainText(['20', '−3', '17', '−15', '2']);
-  await expect(page.getByRole('img', { name: /The pack as a ring: turned by 3 to 5/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /The pack as a ring: cut at 3 to 5/ })).toBeVisible();
 
   await page.keyboard.press('Enter');
-  await expect(enumeron.status()).toContainText('turned 5');
+  await expect(enumeron.status()).toContainText('cut at 5');
   await expect(enumeron.answer()).toContainText('Leave the pack as it is');
   await expect(enumeron.slot(15)).toHaveAccessibleName(/seven of diamonds.*wanted, number wanted/);
 
   await page.reload();
-  await expect(enumeron.status()).toContainText('turned 5');
+  await expect(enumeron.status()).toContainText('cut at 5');
   await expect(enumeron.answer()).toContainText('Leave the pack as it is');
 
   await page.keyboard.press('Control+z');
-  await expect(enumeron.status()).toContainText('turned 3');
+  await expect(enumeron.status()).toContainText('cut at 3');
   await page.reload();
-  await expect(enumeron.status()).toContainText('turned 3');
+  await expect(enumeron.status()).toContainText('cut at 3');
   // What was wanted is taken back, then the glimpse.
   await page.keyboard.press('u');
   await expect(page.getByText('want 7♦ at 15: undone')).toBeVisible();
   await page.keyboard.press('u');
   await expect(enumeron.status()).toContainText('in order');
   await page.keyboard.press('Control+y');
-  await expect(enumeron.status()).toContainText('turned 3');
+  await expect(enumeron.status()).toContainText('cut at 3');
 });
 
 test('the same by pointer: pad, fields, another way, done, undo button', async ({ enumeron, page }) => {
@@ -43,7 +43,7 @@ test('the same by pointer: pad, fields, another way, done, undo button', async (
     .getByRole('group', { name: 'Tap the card you saw at the face' })
     .getByRole('button', { name: 'king of hearts' })
     .click();
-  await expect(enumeron.status()).toContainText('turned 3');
+  await expect(enumeron.status()).toContainText('cut at 3');
   await page
     .getByRole('group', { name: 'Tap the card they named' })
     .getByRole('button', { name: 'seven of diamonds' })
@@ -54,9 +54,9 @@ test('the same by pointer: pad, fields, another way, done, undo button', async (
   await page.getByRole('button', { name: /queen of clubs comes to the face/ }).click();
   await expect(enumeron.answer()).toContainText('Cut so that');
   await page.getByRole('button', { name: 'Done', exact: true }).click();
-  await expect(enumeron.status()).toContainText('turned 5');
+  await expect(enumeron.status()).toContainText('cut at 5');
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
-  await expect(enumeron.status()).toContainText('turned 3');
+  await expect(enumeron.status()).toContainText('cut at 3');
 });
 
 test('the ask line completes, answers while one types, and says what is wrong', async ({
@@ -79,7 +79,7 @@ test('the ask line completes, answers while one types, and says what is wrong', 
   await expect(enumeron.askLine()).toHaveValue('face ');
   await page.keyboard.type('kh');
   await page.keyboard.press('Enter');
-  await expect(enumeron.status()).toContainText('turned 3');
+  await expect(enumeron.status()).toContainText('cut at 3');
   await enumeron.ask('arrange');
   await expect(page).toHaveURL(/arrange/);
 });
@@ -117,7 +117,7 @@ test.describe('on a phone', () => {
       for (const name of names) await pad.getByRole('button', { name, exact: true }).tap();
     };
     await tap('king', 'hearts', 'seven', 'diamonds', '1', '5');
-    await expect(enumeron.status()).toContainText('turned 3');
+    await expect(enumeron.status()).toContainText('cut at 3');
     await expect(enumeron.answer()).toContainText('Move 2 cards from top to bottom');
     await page.getByRole('button', { name: /^Open the rail/ }).tap();
     const rows = await page
@@ -129,9 +129,9 @@ test.describe('on a phone', () => {
       expect(box?.height).toBeGreaterThanOrEqual(44);
     }
     await tap('done: cut the pack');
-    await expect(enumeron.status()).toContainText('turned 5');
+    await expect(enumeron.status()).toContainText('cut at 5');
     await tap('undo');
-    await expect(enumeron.status()).toContainText('turned 3');
+    await expect(enumeron.status()).toContainText('cut at 3');
     const overflow = await page.evaluate(() => document.documentElement.scrollWidth > window.innerWidth);
     expect(overflow).toBe(false);
   });

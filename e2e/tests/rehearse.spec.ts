@@ -318,7 +318,7 @@ test('a step is dragged by its number, moved by its keys, and a failing case act
   await page.keyboard.press('Alt+ArrowUp');
   await expect(line('3')).toContainText('put table on packet');
   await expect(answer(page)).toHaveText('Works 99.6 times in 100; 18 of 19 cases');
-  await page.getByRole('button', { name: 'Ask for just that' }).click();
+  await page.getByRole('button', { name: 'Ask for this range' }).click();
   await expect(answer(page)).toHaveText('It works in all 18 cases');
 });
 

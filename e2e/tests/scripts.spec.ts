@@ -73,7 +73,7 @@ test.describe('each script and worker may be refused once: the place is reached,
     await page.goto('/reckon');
     await patiently(page, page.locator('en-ask-line input'));
     await ask(page, 'cut 5');
-    await patiently(page, page.locator('.status', { hasText: 'turned 5' }));
+    await patiently(page, page.locator('.status', { hasText: 'cut at 5' }));
     await page.keyboard.press('Escape');
     await patiently(page, page.locator('mat-snack-bar-container'), () => page.keyboard.press('u'));
     await patiently(page, page.getByRole('dialog'), () => page.keyboard.press('?'));
@@ -199,6 +199,6 @@ test('with no storage and its stand-in refused, what is done shows and is said n
   await page.goto('/reckon');
   await patiently(page, page.locator('en-ask-line input'));
   await ask(page, 'cut 5');
-  await patiently(page, page.locator('.status', { hasText: 'turned 5' }));
+  await patiently(page, page.locator('.status', { hasText: 'cut at 5' }));
   await expect(page.getByRole('alert').filter({ hasText: 'keeps no data' })).toBeVisible();
 });

@@ -28,12 +28,12 @@ const works = async (page: Page): Promise<void> => {
   await page.keyboard.press('/');
   await page.keyboard.type('cut 5');
   await page.keyboard.press('Enter');
-  await expect(status).toContainText('turned 5');
+  await expect(status).toContainText('cut at 5');
   await page.keyboard.press('Escape');
   await page.keyboard.press('u');
   await expect(status).toContainText('in order');
   await page.keyboard.press('Shift+U');
-  await expect(status).toContainText('turned 5');
+  await expect(status).toContainText('cut at 5');
   await page.keyboard.press('1');
   await more(page, 'Duplicate');
   await expect(page.getByRole('heading', { name: 'Tidemark copy' })).toBeVisible();
@@ -116,7 +116,7 @@ test.describe('storage that', () => {
     await expect(page.getByRole('alert')).toHaveCount(0);
     const other = await page.context().newPage();
     await other.goto('/arrange');
-    await expect(other.locator('.status')).toContainText('turned 5');
+    await expect(other.locator('.status')).toContainText('cut at 5');
     await expect(other.getByRole('link', { name: /Tidemark copy/ })).toBeVisible();
   });
 
@@ -128,7 +128,7 @@ test.describe('storage that', () => {
     await page.keyboard.press('/');
     await page.keyboard.type('cut 2');
     await page.keyboard.press('Enter');
-    await expect(page.locator('.status')).toContainText('turned 2');
+    await expect(page.locator('.status')).toContainText('cut at 2');
     await page.keyboard.press('Escape');
     // What is on its way is stored.
     await page.waitForFunction(() => sessionStorage.getItem('enumeron-in-flight') === null);
@@ -144,7 +144,7 @@ test.describe('storage that', () => {
     await page.keyboard.type('cut 5');
     await page.keyboard.press('Enter');
     await page.keyboard.press('Escape');
-    await expect(page.locator('.status')).toContainText('turned 7');
+    await expect(page.locator('.status')).toContainText('cut at 7');
     const sign = page.getByRole('alert');
     await expect(sign).toContainText('Not stored: the last thing you did');
     await page.keyboard.press('1');
@@ -163,7 +163,7 @@ test.describe('storage that', () => {
     await page.goto('/arrange/new').catch(() => undefined);
     await expect(page.getByRole('alert')).toHaveCount(0);
     // The reload made room: what was held is stored.
-    await expect(page.locator('.status')).toContainText('turned 7');
+    await expect(page.locator('.status')).toContainText('cut at 7');
     await page.goto('/arrange');
     await expect(page.getByRole('link', { name: /Tidemark copy/ })).toBeVisible();
   });
@@ -179,7 +179,7 @@ test.describe('storage that', () => {
     await page.keyboard.press('/');
     await page.keyboard.type('cut 5');
     await page.keyboard.press('Enter');
-    await expect(page.locator('.status')).toContainText('turned 5');
+    await expect(page.locator('.status')).toContainText('cut at 5');
     await page.keyboard.press('Escape');
     await page.getByRole('link', { name: 'Settings and data' }).click();
     await quiet(page);
@@ -211,7 +211,7 @@ test.describe('two tabs', () => {
       turned = (turned + 8) % 52;
       for (const tab of tabs)
         await expect(tab.locator('.status')).toContainText(
-          turned === 0 ? 'in order' : `turned ${turned.toString()}`,
+          turned === 0 ? 'in order' : `cut at ${turned.toString()}`,
         );
     }
     for (let round = 0; round < 5; round++) {
@@ -367,7 +367,7 @@ test('what is typed survives leaving the view, Back, and a closed tab at the sam
     await leave(tab);
     await letGo();
     await expect(cards(tab)).toHaveValue(text);
-    await tab.getByRole('button', { name: 'Leave without saving' }).click();
+    await tab.getByRole('button', { name: 'Discard changes' }).click();
     await tab.close();
   }
   const closed = await context.newPage();

@@ -1,5 +1,6 @@
+import { deflateRawSync } from 'node:zlib';
 import { Page } from '@playwright/test';
-import { Enumeron, goTo } from './enumeron';
+import { Enumeron, goTo, TIDEMARK } from './enumeron';
 import { settled } from './settled';
 
 /** A main view of the application, and what is typed into the ask line before it is looked at. */
@@ -7,6 +8,8 @@ export interface View {
   readonly name: string;
   readonly path: string;
   readonly ask?: readonly string[];
+  /** What travels packed in the fragment of its address. */
+  readonly packed?: string;
   /** Whether Escape would leave it. */
   readonly hasKeys?: boolean;
   /** Brings the view into the state in which it has most to show. */
@@ -69,6 +72,12 @@ export const VIEWS: readonly View[] = [
   { name: 'compare', path: '/arrange/sample-tidemark/compare' },
   { name: 'question', path: '/arrange/sample-tidemark/ask' },
   { name: 'check', path: '/arrange/sample-tidemark/check' },
+  {
+    name: 'a shared order',
+    path: '/arrange/shared',
+    packed: JSON.stringify({ format: 'enumeron-order', version: 1, name: 'Kept', cards: TIDEMARK.join(' ') }),
+    fill: (page) => page.getByText('It is not kept here').waitFor(),
+  },
   { name: 'reckon, facts', path: '/reckon/seen', ask: ['lift 9S'] },
   { name: 'reckon, short group', path: '/reckon/short-group' },
   { name: 'reckon, map', path: '/reckon/map' },
@@ -146,6 +155,12 @@ export const VIEWS: readonly View[] = [
     path: '/rehearse/sample-two-cuts-and-a-packet-of-numbers/script',
     fill: (page) => page.getByText('759 of 1,275').waitFor(),
   },
+  {
+    name: 'a shared procedure',
+    path: '/rehearse/shared',
+    packed: JSON.stringify({ format: 'enumeron procedure', version: 1, name: 'Kept', steps: [] }),
+    fill: (page) => page.getByText('It is not kept here').waitFor(),
+  },
   { name: 'settings', path: '/settings' },
   { name: 'no such page', path: '/learn/nowhere' },
 ];
@@ -159,10 +174,11 @@ export const GROUPS = Array.from({ length: Math.ceil(VIEWS.length / FEW) }, (_, 
 /** Opens a view in the state in which it is looked at, from another view if one is open. */
 export const openView = async (
   enumeron: Enumeron,
-  { path, ask = [], fill, hasKeys }: View,
+  { path, packed, ask = [], fill, hasKeys }: View,
 ): Promise<void> => {
-  if (enumeron.page.url() === 'about:blank') await enumeron.open(path);
-  else await goTo(enumeron.page, path);
+  const fragment = packed === undefined ? '' : `#z1.${deflateRawSync(packed).toString('base64url')}`;
+  if (enumeron.page.url() === 'about:blank') await enumeron.open(path + fragment);
+  else await goTo(enumeron.page, path + fragment);
   await enumeron.page.locator('main :is(h1, h2, h3)').first().waitFor();
   for (const text of ask) await enumeron.ask(text);
   await fill?.(enumeron.page);

@@ -38,6 +38,13 @@ export interface WayIn extends Page {
 /** What can be told from any room and is shown in one: the card and number that are wanted, facts, riffles. */
 export type WhatIsTold = 'wanted' | 'facts' | 'riffles';
 
+/** A format of files, and the page that opens them: by itself where they travel in the address, else by hand. */
+export interface OpenedFile {
+  readonly format: string;
+  readonly page: string;
+  readonly inAddress?: true;
+}
+
 /** A place with pages of its own. */
 export interface Place {
   readonly name: string;
@@ -46,6 +53,8 @@ export interface Place {
   readonly pages: readonly Page[];
   /** Pages that go on from what was seen, beside the others. */
   readonly ways?: readonly WayIn[];
+  /** The files that are opened in it, by the format that they say they have; empty where they say none. */
+  readonly opens?: readonly OpenedFile[];
   /** Its views. */
   load(): Routes | Promise<Routes>;
 }

@@ -12,7 +12,7 @@ test('a pack in order is in order for every turn, and so is every beginning of i
     expect(checkPack(home, told.slice(0, 9)).odd).toEqual([]);
   }
   expect(checkPack(home, []).says).toEqual(['Nothing told yet.']);
-  expect(checkPack(home, cut(home, 3)).says).toEqual(['The pack is in order, turned by 3.']);
+  expect(checkPack(home, cut(home, 3)).says).toEqual(['The pack is in order, cut at 3.']);
 });
 
 test('two cards exchanged are found, wherever they are and however the pack is turned', () => {

@@ -49,7 +49,7 @@ export const checkPack = (home: Order, told: Order): PackCheck => {
     ...(told.length === 0 ? ['Nothing told yet.'] : []),
     ...(whole === undefined
       ? []
-      : [whole === 0 ? 'The pack is in order.' : `The pack is in order, turned by ${whole}.`]),
+      : [whole === 0 ? 'The pack is in order.' : `The pack is in order, cut at ${whole}.`]),
     ...(told.length > 0 && odd.length === 0 && whole === undefined
       ? [`${countOfCards(told.length)} in order so far${offset === 0 ? '' : `, turned by ${offset}`}.`]
       : []),

@@ -51,7 +51,7 @@ export const checkGlimpses = (home: Order, seen: readonly PlacedCard[]): Glimpse
     seen.map(({ place }) => place),
     home.length,
   );
-  const turned = offset === 0 ? 'in order' : `in order, turned by ${offset ?? 0}`;
+  const turned = offset === 0 ? 'in order' : `in order, cut at ${offset ?? 0}`;
   const says =
     seen.length === 0
       ? 'Nothing seen yet.'

@@ -43,7 +43,7 @@ const bestMirror = (order: Order): { readonly mirror: Mirror; readonly count: nu
 
 /** Whether an order's mirror of mates lives through a weave, about whichever axis. */
 export const mirrorSurvives = (order: Order, kind: WeaveKind): Property => {
-  const says = `its mirror of mates lives through an ${kind} weave`;
+  const says = `its mirror of mates survives an ${kind} weave`;
   const id = `${kind} weave`;
   const [before, after] = [bestMirror(order), bestMirror(weave(order, kind))];
   if (!before || !after || before.count < order.length || order.length < 2)

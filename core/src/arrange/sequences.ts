@@ -56,7 +56,7 @@ export const sequencesSurvive = (order: Order, kind: WeaveKind): Property => {
   if (!sequence)
     return {
       id,
-      says: `a sequence of four or more lives through an ${kind} weave`,
+      says: `a sequence of four or more survives an ${kind} weave`,
       holds: false,
       count: 0,
       of: 0,
@@ -67,7 +67,7 @@ export const sequencesSurvive = (order: Order, kind: WeaveKind): Property => {
   const spacing = evenSpacing(after, cards);
   return {
     id,
-    says: `its longest sequence (${countOf(cards.length, 'card')}) lives through an ${kind} weave`,
+    says: `its longest sequence (${countOf(cards.length, 'card')}) survives an ${kind} weave`,
     holds: spacing !== undefined,
     count: spacing === undefined ? 0 : cards.length,
     of: cards.length,

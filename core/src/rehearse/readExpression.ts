@@ -48,7 +48,12 @@ const NOT_ALIKE = found('A card is not a number.', 'Compare two cards or two num
 
 const fit = (kind: Kind | undefined, slot: Slot): { readonly problem?: Found; readonly kind?: Kind } => {
   if (slot === 'condition')
-    return { problem: found('This is a value, and holds nothing.', 'Write a condition.') };
+    return {
+      problem: found(
+        'This is a number or a card; a condition goes here, such as “cut < 20”.',
+        'Write a condition.',
+      ),
+    };
   if (slot === 'value' || kind === undefined || slot === kind) return { kind };
   return {
     problem: found('A card is not a number.', slot === 'number' ? 'Write a number.' : 'Write a card.'),
@@ -134,7 +139,12 @@ const readForm = (form: Form, value: Fields, slot: Slot, known: Known): Read => 
   if (form.gives === 'condition')
     return slot === 'condition'
       ? {}
-      : { problem: found('This holds or not, and is no value.', 'Write a number or a card.') };
+      : {
+          problem: found(
+            'This is a yes-or-no condition; a number or a card goes here.',
+            'Write a number or a card.',
+          ),
+        };
   return fit(form.gives, slot);
 };
 

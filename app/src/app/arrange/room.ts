@@ -51,6 +51,10 @@ export const ARRANGE: Room = {
     { path: ':id/edit', load: orderEditor },
   ],
   load: () => import('./arrange.routes').then((module) => module.ARRANGE_ROUTES),
+  opens: [
+    { format: 'enumeron-order', page: 'shared', inAddress: true },
+    { format: '', page: 'shared', inAddress: true },
+  ],
   sharing: () => import('./share').then((module) => module.ARRANGE_SHARING),
   ahead: (injector) => import('./ahead').then((module) => module.arrangeAhead(injector)),
   samples: () => import('../nouns/orders/sample').then(({ orderSamples }) => orderSamples()),

@@ -7,9 +7,7 @@ import { Scripts } from '../platform/scripts';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `@if (scripts.lacks()) {
     <div class="sign" role="alert">
-      <p>
-        A part of Enumeron could not be loaded. What you did is kept. Check the connection, then try again.
-      </p>
+      <p>Part of Enumeron could not be loaded. What you did is kept. Check the connection, then try again.</p>
       <button class="press" type="button" (click)="scripts.reload()">Try again</button>
     </div>
   }`,

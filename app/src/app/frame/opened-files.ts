@@ -1,8 +1,11 @@
 import { Injector } from '@angular/core';
 import { Router } from '@angular/router';
+import { sayProblem } from '@enumeron/core/deck';
 import { Notices } from '../platform/notices';
 import { packText } from '../platform/packed-text';
 import { readTextFile } from '../platform/read-file';
+import { OpenedFile } from '../room';
+import { PLACES } from '../rooms';
 
 /** What the system hands to an installed application: files that were opened with it. Few browsers have it. */
 interface LaunchQueue {
@@ -11,25 +14,33 @@ interface LaunchQueue {
 
 const LONGEST = 400_000;
 
-/** Where a file is looked at before it is kept, by its format; undefined where it is no order and no procedure. */
-const roomOf = (text: string): string | undefined => {
-  const format = /"format"\s*:\s*"([^"]{1,40})"/.exec(text)?.[1];
-  if (format === 'enumeron procedure') return '/rehearse/shared';
-  return format === 'enumeron-order' || format === undefined ? '/arrange/shared' : undefined;
+/** The place and page that open a text, by the format that it says it has. */
+const placeFor = (text: string): { readonly path: string; readonly opened: OpenedFile } | undefined => {
+  const format = /"format"\s*:\s*"([^"]{1,40})"/.exec(text)?.[1] ?? '';
+  for (const { path, opens = [] } of PLACES) {
+    const opened = opens.find((each) => each.format === format);
+    if (opened) return { path, opened };
+  }
+  return undefined;
 };
 
-/** Opens a file where it belongs: an order and a procedure to be looked at, anything else where it is restored or opened. */
+/** Opens a file where it belongs: to be looked at where it fits an address, else where it is opened by hand. */
 export const openFile = async (injector: Injector, file: File): Promise<void> => {
   const router = injector.get(Router);
+  const notices = injector.get(Notices);
   const read = await readTextFile(file, LONGEST, 'an order or a procedure');
-  const room = read.ok ? roomOf(read.text) : undefined;
-  if (read.ok && room !== undefined) {
-    await router.navigate([room], { fragment: await packText(read.text) });
+  const place = read.ok ? placeFor(read.text) : undefined;
+  if (!read.ok || !place) {
+    void notices.show(read.ok ? `${file.name} is no file of Enumeron.` : sayProblem(read.problems[0]));
     return;
   }
-  const isBundle = read.ok && read.text.includes('"enumeron procedures"');
-  await router.navigate(isBundle ? ['/rehearse'] : ['/settings'], isBundle ? {} : { fragment: 'data' });
-  void injector.get(Notices).show(`Open ${file.name} here once more: it may change what is stored.`);
+  const { path, opened } = place;
+  const address = ['/', path, opened.page].filter((part) => part !== '');
+  if (opened.inAddress) await router.navigate(address, { fragment: await packText(read.text) });
+  else {
+    await router.navigate(address);
+    void notices.show(`Open ${file.name} here once more: it may change what is stored.`);
+  }
 };
 
 /** Takes the files that the system hands over, where the browser knows of that. */

@@ -86,7 +86,7 @@ export class Shell {
 
   protected readonly status = computed(() => {
     const offset = this.pack.offset();
-    const turned = offset === undefined ? 'out of step' : offset === 0 ? 'in order' : `turned ${offset}`;
+    const turned = offset === undefined ? 'out of step' : offset === 0 ? 'in order' : `cut at ${offset}`;
     return { size: countOfCards(this.pack.size()), turned };
   });
 

@@ -17,7 +17,7 @@ import { Intent } from './ask/reply';
     <div class="sign offer" role="status">
       <p>
         @if (pack.seen()) {
-          The pack on the screen is turned as yours is. Now they name a card and a number:
+          The pack on the screen is now cut like yours. Next, someone names a card and a number:
         } @else {
           This is your pack. Say what you saw and what they named, and it tells you what to do. Try:
         }

@@ -20,8 +20,8 @@ import { SampleLearning } from '../nouns/learning/sample-learning';
       }
       @if (store.hasSample() && !drilling()) {
         <p class="sample">
-          Three weeks of practice are a sample, to look around in.
-          <button type="button" (click)="takeAway()">Take the sample away</button>
+          You’re looking at three weeks of sample practice.
+          <button type="button" (click)="takeAway()">Remove the sample</button>
         </p>
       }
       <router-outlet />

@@ -217,7 +217,7 @@ test('storage that refuses an answer is told, loses nothing, and nothing is take
   expect(itemId(asked())).not.toBe(itemId(first));
   expect(await db.rows(REVIEWS).count()).toBe(0);
   press('Backspace');
-  await until(() => drill.text().includes('storage takes nothing just now'));
+  await until(() => drill.text().includes('the browser isn’t saving'));
   puts.forEach((put) => put.mockRestore());
   expect(await TestBed.inject(Journal).tryAgain()).toBe(true);
   const rows = await reviews();

@@ -93,7 +93,7 @@ test('the worked procedures are laid out once, and go with one press', async () 
   );
   const list = await render(ProcedureList);
   expect(list.all('.procedures li')).toHaveLength(WORKED.length);
-  await list.click('Take the sample away');
+  await list.click('Remove the sample');
   await until(() => store.all()?.length === 0);
   await list.fixture.whenStable();
   expect(list.text()).toContain('There is none yet');
@@ -289,7 +289,7 @@ test('a procedure is written by the beginnings of its sentences, and proved as i
   expect(kept(page.id).steps[3]).toEqual({ do: 'claim', that: { not: { equal: ['seen', { card: '3H' }] } } });
   await settled(page);
   expect(answer(page)).toBe('It fails in 1 of 4 cases: always when turned is 2');
-  await page.click('Ask for just that');
+  await page.click('Ask for this range');
   await settled(page);
   expect(answer(page)).toBe('It works in all 2 cases');
 });
@@ -407,11 +407,11 @@ test('a way of a choice is named, and ways are added and taken away', async () =
   const page = await open({ name: 'A', steps: [] });
   await add(page, 'they choose one');
   await page.type('[data-line="1.1"] .option', 'They point left.');
-  await page.click('One way more');
+  await page.click('Add an option');
   expect(kept(page.id).steps[0]).toMatchObject({
     of: [{ words: 'They point left.' }, { words: 'The other.' }, { words: 'Another.' }],
   });
-  await page.click('One less');
+  await page.click('Remove the last option');
   await page.type('en-add-step input', '');
   await settled(page);
   expect(answer(page)).toBe('Nothing is claimed yet');
@@ -465,7 +465,7 @@ test('helpers are led: the range for a wanted chance is asked for, and one who i
   expect(page.find('.led').textContent).toBe('they choose 7 to 17 (83.4 %)');
   await page.type('en-lead-field input', '95');
   expect(page.find('.led').textContent).toContain('5 to 20');
-  await page.click('Ask for just that');
+  await page.click('Ask for this range');
   expect(kept(page.id).steps[0]).toMatchObject({ from: 5, to: 20 });
   await settled(page);
   await page.type('.asked input', '21');

@@ -29,5 +29,9 @@ export const REHEARSE: Room = {
     { path: ':id', load: () => import('./desk/desk-page').then((module) => module.DeskPage) },
   ],
   load: () => import('./rehearse.routes').then((module) => module.REHEARSE_ROUTES),
+  opens: [
+    { format: 'enumeron procedure', page: 'shared', inAddress: true },
+    { format: 'enumeron procedures', page: '' },
+  ],
   sharing: () => import('./share').then((module) => module.REHEARSE_SHARING),
 };

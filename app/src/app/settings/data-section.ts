@@ -30,7 +30,7 @@ const roomInBrowser = async (): Promise<string> => {
   const { storage } = secureOnly();
   const [kept, estimate] = [await storage?.persisted?.(), await storage?.estimate?.()];
   const used =
-    estimate?.usage === undefined ? '' : `${inWords(estimate.usage)} of this browser’s storage are used. `;
+    estimate?.usage === undefined ? '' : `${inWords(estimate.usage)} of this browser’s storage is used. `;
   return kept
     ? `${used}The browser has promised to keep it.`
     : `${used}The browser may clear it when it runs short of room: save backups.`;

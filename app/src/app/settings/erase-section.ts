@@ -25,7 +25,7 @@ import { once } from '../platform/once';
       </label>
       <div class="actions">
         <button mat-flat-button class="danger" (click)="erase()">Erase everything now</button>
-        <button mat-button (click)="erasing.set(false)">Keep it</button>
+        <button mat-button (click)="erasing.set(false)">Cancel</button>
       </div>
     } @else {
       <button mat-stroked-button (click)="erasing.set(true)">
@@ -63,6 +63,6 @@ export class EraseSection {
     }
     this.problem.set(undefined);
     this.erasing.set(false);
-    void this.notices.show('Everything is erased. This is the first visit again.');
+    void this.notices.show('Everything is erased. Enumeron is as on a first visit.');
   });
 }

@@ -20,7 +20,7 @@ import { Preview, RestoreWay } from '../nouns/backups/backup';
         <tr>
           <th scope="col">What</th>
           <th scope="col">New</th>
-          <th scope="col">Other than here</th>
+          <th scope="col">Different here</th>
           <th scope="col">The same</th>
           <th scope="col">Only here</th>
         </tr>
@@ -44,7 +44,7 @@ import { Preview, RestoreWay } from '../nouns/backups/backup';
     <div class="actions">
       <button mat-flat-button (click)="chosen.emit('replace')">Replace everything</button>
       <button mat-stroked-button (click)="chosen.emit('add')">Add what is new</button>
-      <button mat-button (click)="left.emit()">Leave it</button>
+      <button mat-button (click)="left.emit()">Cancel</button>
     </div>
   </div>`,
   styleUrl: './section.scss',

@@ -4,6 +4,7 @@ import { pageRoutes, Place } from '../room';
 export const SETTINGS: Place = {
   name: 'Settings and data',
   path: 'settings',
+  opens: [{ format: 'enumeron-backup', page: '' }],
   pages: [{ path: '', name: 'Settings and data', words: 'settings' }],
   load: () =>
     import('./settings-room').then(({ SettingsRoom }) =>

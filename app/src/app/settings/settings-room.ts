@@ -32,7 +32,7 @@ export class SettingsRoom {
     { name: 'turnTheNext', words: 'Deal to the number and turn the next card' },
     { name: 'fromTheFace', words: 'Count from the face' },
     { name: 'cut', words: 'A cut in the open' },
-    { name: 'hold', words: 'Hold the helper to another number' },
+    { name: 'hold', words: 'Steer them to another number' },
   ] as const;
   protected readonly change = (part: Parameters<SettingsStore['change']>[0]): unknown =>
     this.store.change(part);

@@ -19,7 +19,7 @@ const SHOWN = 40;
         <span class="says">{{ says(draft) }}</span>
       </p>
       <button mat-stroked-button type="button" (click)="taken.emit(draft)">Go on with it</button>
-      <button mat-button type="button" (click)="thrown.emit(draft)">Throw it away</button>
+      <button mat-button type="button" (click)="thrown.emit(draft)">Discard</button>
     </div>
   }`,
   styleUrls: ['./sign.scss'],

@@ -132,7 +132,7 @@ describe('the ring', () => {
       card: SEVEN_OF_DIAMONDS,
       number: 15,
     });
-    expect(find('svg').getAttribute('aria-label')).toBe('The pack as a ring: turned by 3 to 5, 7♦ 17, 15');
+    expect(find('svg').getAttribute('aria-label')).toBe('The pack as a ring: cut at 3 to 5, 7♦ 17, 15');
     expect(all('.tick')).toHaveLength(52);
     expect(all('.hand')).toHaveLength(1);
     await set('offset', undefined);

@@ -68,7 +68,7 @@ export class Ring {
     if (before === undefined) return { text: '–', note: 'out of step' };
     return {
       text: after === undefined || after === before ? `${before}` : `${before} → ${after}`,
-      note: 'turned by',
+      note: 'cut at',
     };
   });
 

@@ -12,7 +12,7 @@ import { SAMPLE_KINDS } from '../nouns/weaves/sample';
   template: `@if (hasSample()) {
     <p class="sample">
       Kept rows and the log of weaves hold a sample.
-      <button type="button" (click)="takeAway()">Take the sample away</button>
+      <button type="button" (click)="takeAway()">Remove the sample</button>
     </p>
   }`,
   styleUrl: '../ui/sample-line.scss',

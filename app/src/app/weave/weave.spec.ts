@@ -286,7 +286,7 @@ describe('cards to places', () => {
     const page = await render(RowPage);
     await fill(page, 'card', 0, 'AC');
     await fill(page, 'to', 0, '7');
-    await page.click('none');
+    await page.click('not allowed');
     expect(page.find('.words').textContent).toContain('Three weaves, and no fewer');
     expect(page.find('en-head-row').textContent).toContain('halve 6');
     await page.click('Put it into the row');
@@ -304,7 +304,7 @@ describe('cards to places', () => {
     expect(page.text()).toContain('Two cards are wanted at 41.');
     // 5 and 48 are as far from the top as from the face; 41 and 20 are not.
     store.follow(1, { card: pack.now()[47], to: 20 });
-    await page.click('none');
+    await page.click('not allowed');
     expect(page.find('.words').textContent).toContain('No row leads there');
     await pack.become(
       pack.now().filter((each) => each !== card('QC')),
@@ -397,7 +397,7 @@ test('cycles: any size, the rings, what lives through a weave', async () => {
   expect(page.find('.words').textContent.replace(/\s+/g, ' ')).toContain('6 in weaves bring 9 cards back');
   await fill(page, 'Cards in the pack', 0, '1');
   expect(page.text()).toContain('is not a number from 2 to 64');
-  expect(page.text()).toContain('What lives through a weave');
+  expect(page.text()).toContain('What survives a weave');
 });
 
 test('a card missing: the break names it, a joker in its place, a joker too many', async () => {
@@ -499,7 +499,7 @@ test('the sample is laid out when the room is opened first, and goes with one pr
   const page = await render(WrongPage);
   await until(() => (TestBed.tick(), page.text().includes('hold a sample')));
   await until(() => TestBed.inject(WeaveLogStore).all().length > 10);
-  await page.click('Take the sample away');
+  await page.click('Remove the sample');
   await until(() => (TestBed.tick(), !page.text().includes('hold a sample')));
   await storedRows(WEAVES_DONE.table, 0);
   room.fixture.destroy();

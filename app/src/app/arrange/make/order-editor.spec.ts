@@ -151,7 +151,7 @@ test('left without saving, the draft is gone and nothing was added', async () =>
   await until(() => area(editor).value === '7D 8D');
   await settled();
   expect((await kept())?.fields).toMatchObject({ text: '7D 8D' });
-  await editor.click('Leave without saving');
+  await editor.click('Discard changes');
   await settled();
   expect(await kept()).toBeUndefined();
   expect(orders.count()).toBe(5);

@@ -45,7 +45,7 @@ export class RandomMaker {
   protected readonly problem = computed(() => {
     if (!this.isSeed()) return 'The seed must be a whole number. Write up to nine digits.';
     const search = this.search();
-    if (search?.kind === 'failed') return 'A script is missing. Reload the page.';
+    if (search?.kind === 'failed') return 'Part of Enumeron could not be loaded. Reload the page.';
     return search?.kind === 'ended' && !search.result.ok ? sayProblem(search.result.problems[0]) : undefined;
   });
   protected readonly origin = computed<Origin>(() => ({

@@ -55,7 +55,7 @@ export class CompareView {
         ? 'Neither is a turn of the other.'
         : found.offset === 0
           ? 'They are the same order.'
-          : `The second is the first turned by ${found.offset.toString()}.`,
+          : `The second is the first, cut at ${found.offset.toString()}.`,
       found.samePlaces.length === 0
         ? 'No card lies at the same place in both.'
         : `${countOfCards(found.samePlaces.length)} at the same place in both: ${found.samePlaces.join(', ')}.`,

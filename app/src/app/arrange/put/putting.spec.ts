@@ -160,12 +160,12 @@ describe('by a few glimpses', () => {
     const rendered = await check();
     expect(rendered.text()).toContain('Begin at the face: 52');
     await press(rendered, parseCard('KH') as Card);
-    expect(rendered.text()).toContain('It fits a pack in order, turned by 3.');
+    expect(rendered.text()).toContain('It fits a pack in order, cut at 3.');
     await press(rendered, tidemark.cards[28]);
-    expect(rendered.text()).toContain('All 2 fit a pack in order, turned by 3.');
+    expect(rendered.text()).toContain('All 2 fit a pack in order, cut at 3.');
     await rendered.type('.place input', '1');
     await press(rendered, parseCard('2S') as Card);
-    expect(rendered.text()).toContain('2 of 3 fit a pack in order, turned by 3; not 2♠two of spades at 1.');
+    expect(rendered.text()).toContain('2 of 3 fit a pack in order, cut at 3; not 2♠two of spades at 1.');
     await rendered.click('Take away');
     expect(rendered.all('ul li')).toHaveLength(2);
   });
@@ -208,7 +208,7 @@ test('two orders side by side tell what they share in words: places, neighbours,
   };
   expect(await beside(tidemark.cards)).toContain('They are the same order.');
   const turned = await beside(cut(tidemark.cards, 9));
-  expect(turned).toContain('The second is the first turned by 9.');
+  expect(turned).toContain('The second is the first, cut at 9.');
   expect(turned).toContain('No card lies at the same place in both.');
   expect(turned).toContain('52 cards followed by the same card in both');
   // The first two exchanged: fifty places are the same, and all but three cards keep the one after them.

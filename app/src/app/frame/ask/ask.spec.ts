@@ -19,15 +19,20 @@ test('a card is found, a place is looked up', () => {
   expect(ask(' 15 ', turned)).toMatchObject({ intent: { do: 'look', number: 15 }, says: 'J♠ lies at 15' });
 });
 
-test.each(['7D 15', '7♦ 15', '15 7d', '  7d   15 ', '7 of diamonds 15', '15 7 D'])(
-  '“%s” wants a card at a number',
-  (text) => {
-    expect(ask(text, turned)).toMatchObject({
-      intent: { do: 'want', card: card('7D'), number: 15 },
-      says: 'Move 2 cards from top to bottom',
-    });
-  },
-);
+test.each([
+  ...['7D 15', '7♦ 15', '15 7d', '  7d   15 ', '7 of diamonds 15', '15 7 D'],
+  ...['7D at 15', 'bring 7D to 15', 'bring the 7 of diamonds to 15'],
+])('“%s” wants a card at a number', (text) => {
+  expect(ask(text, turned)).toMatchObject({
+    intent: { do: 'want', card: card('7D'), number: 15 },
+    says: 'Move 2 cards from top to bottom',
+  });
+});
+
+test('where a card is may be asked in words', () => {
+  for (const text of ['where is 7D', 'where is the 7 of diamonds', 'where 7D lies'])
+    expect(ask(text, turned).intent).toEqual({ do: 'find', card: card('7D') });
+});
 
 test('every card and number is answered with the best handling that the performer is happy with', () => {
   const plainOnly = { shift: 4, turnTheNext: false, fromTheFace: false, cut: true, hold: false };
@@ -44,7 +49,7 @@ test('every card and number is answered with the best handling that the performe
 test('what was seen turns the pack, also from a pack out of step', () => {
   expect(ask('face kh', turned)).toMatchObject({
     intent: { do: 'see', at: 'face', card: card('KH') },
-    note: 'in the home order that is turned by 3',
+    note: 'in the home order, cut at 3',
   });
   const dealt: Asked = { home, now: deal(home, 10), tolerance: ALL_HANDLINGS };
   expect(ask('top 9D', dealt)).toMatchObject({ intent: { do: 'see', at: 'top', card: card('9D') } });
@@ -162,7 +167,7 @@ test.each([
   ['face 7Q', 'Suits are'],
   ['face 7D 8D', 'One card after face'],
   ['undo 3', 'Nothing goes after undo'],
-  ['7D 8D 9D', 'too much at once'],
+  ['7D 8D 9D', 'more than one question'],
   ['hello', 'Type help'],
   ['<script>', 'Type help'],
 ])('“%s” is told what is wrong', (text, message) => {

@@ -111,7 +111,7 @@ const see = ({ home, now }: Asked, at: 'face' | 'top', text: string | undefined)
   return {
     intent: { do: 'see', at, card },
     says: `${showCard(card)} ${at === 'face' ? 'at the face' : 'on top'}`,
-    note: offset === undefined ? undefined : `in the home order that is turned by ${offset}`,
+    note: offset === undefined ? undefined : `in the home order, cut at ${offset}`,
     completions: pagesFrom({ kind: 'seen', at, card }),
   };
 };
@@ -247,16 +247,21 @@ const writtenMove = ({ now }: Asked, words: readonly string[]): Reply | undefine
   return wrong(COUNTED.includes(words[0]) ? whyNotCounted(words, now) : (problem ?? ''));
 };
 
+/** Words that people say around a card and a number, and that change nothing: `bring 7D to 15`, `where is 7D`. */
+const FILLERS: readonly string[] = ['at', 'to', 'bring', 'where', 'is', 'the', 'in', 'lies', 'please'];
+
 /** What cards, numbers and words are read as. */
 const read = (words: readonly string[], asked: Asked): Reply => {
   const [word, ...rest] = words;
   const known = roomReply(word, rest) ?? writtenMove(asked, words) ?? wordReply(asked, word, rest);
   if (known) return known;
+  const bare = words.filter((each) => !FILLERS.includes(each));
+  if (bare.length > 0 && bare.length < words.length) return read(bare, asked);
   if (words.length === 1) return oneWord(asked, words[0]);
   if (words[1] === 'of') return { hint: 'and its suit: clubs, diamonds, hearts or spades', completions: [] };
   return words.length === 2
     ? cardAndNumber(asked, words)
-    : wrong('That is too much at once: a card, a number, or a card and a number.');
+    : wrong('That is more than one question. Write a card, a number, or both: 7D 15.');
 };
 
 /**

@@ -89,7 +89,7 @@ describe('the rail', () => {
   });
 
   test('the seam says how far the pack is turned, and turns it by keys', async () => {
-    expect(seam()?.getAttribute('aria-valuetext')).toBe('turned by 0');
+    expect(seam()?.getAttribute('aria-valuetext')).toBe('cut at 0');
     press(seam(), 'ArrowRight');
     press(seam(), 'PageUp');
     await fixture.whenStable();

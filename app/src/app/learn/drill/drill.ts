@@ -40,7 +40,7 @@ const MINUTE = 60_000;
 /** What is said of an answer that was to be taken back. */
 const TAKEN: Readonly<Record<TakenBack, string>> = {
   'taken back': 'taken back.',
-  'not stored yet': 'not taken back, for storage takes nothing just now. Try again in a moment.',
+  'not stored yet': 'not taken back: the browser isn’t saving at the moment. Try again soon.',
   'answered since': 'not taken back, for it was answered again in another tab.',
 };
 

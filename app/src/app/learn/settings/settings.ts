@@ -163,7 +163,7 @@ export class LearnSettings {
     try {
       this.tried.set(await this.rescheduling.try(settings));
     } catch {
-      this.note.set('A script is missing, or storage cannot be read. Reload the page.');
+      this.note.set('Part of Enumeron could not be loaded, or storage cannot be read. Reload the page.');
     } finally {
       this.trying.set(false);
     }

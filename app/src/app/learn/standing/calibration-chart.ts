@@ -11,13 +11,13 @@ const [SIZE, LEFT, BELOW] = [220, 34, 18];
   selector: 'en-calibration-chart',
   imports: [AsTable],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<h3>Does the schedule know you?</h3>
+  template: `<h3>Is the schedule right about you?</h3>
     @if (shown().length === 0) {
       <p class="note">Nothing that was held has come back yet.</p>
     } @else {
       <p class="note">
-        Across, how often it expected you to be right; up, how often you were, with its 95 % interval. On the
-        dashed line it is right about you.
+        Across: how often it expected you to be right. Up: how often you were, with its 95 % interval. On the
+        dashed line the two agree.
       </p>
       <svg class="square" [attr.viewBox]="box" aria-hidden="true">
         @for (tick of ticks; track tick.percent) {

@@ -42,8 +42,8 @@ const toldOf = (pace: ItemPace | undefined): Omit<SuitCell, 'card'> => {
       (valueChange)="chosen.set($event)"
     />
     <p class="note">
-      The median of the last five right answers in seconds, and how many of the last ten were wrong (×). The
-      longer the bar, the faster; framed is fluent, and what is not is hatched on the rail.
+      The median of the last five right answers in seconds, and how many of the last ten were wrong (×). A
+      longer bar is faster; framed is fluent. The rail hatches the rest.
     </p>
     <en-suit-sheet [rows]="rows()" />`,
   styleUrls: ['../../ui/page.scss', '../../ui/charts/chart.scss'],

@@ -123,7 +123,7 @@ test('storage that refuses a sum loses nothing; what another tab took back is no
   expect(asked()).not.toBe(drawn);
   expect(TestBed.inject(SumsStore).standingOf(drawn.kind)?.answers).toBe(1);
   press('Backspace');
-  await until(() => drill.text().includes('storage takes nothing just now'));
+  await until(() => drill.text().includes('the browser isn’t saving'));
   puts.forEach((put) => put.mockRestore());
   expect(await TestBed.inject(Journal).tryAgain()).toBe(true);
   expect((await rows()).map(({ kind, withdrawn }) => [kind, withdrawn])).toEqual([

@@ -32,15 +32,21 @@ const [WIDTH, HEIGHT] = [300, 70];
       <p>
         Up to {{ most() | enCount: 'answer' }} a day.
         @if (found.known; as known) {
-          All of it held between {{ dateAt(known.low) | date: 'd MMMM' }} and
-          {{ dateAt(known.high) | date: 'd MMMM' }} at this pace.
+          At this pace you’ll know it all between {{ dateAt(known.low) | date: 'd MMMM' }} and
+          {{ dateAt(known.high) | date: 'd MMMM' }}.
         } @else {
-          At this pace not all of it is held within {{ days | enCount: 'day' }}.
+          At this pace you won’t know all of it within {{ days | enCount: 'day' }}.
         }
       </p>
       <en-as-table name="The next days" [columns]="['Day', 'Answers', 'From, to']" [rows]="rows" />
     } @else {
-      <p>{{ failed() ? 'A script is missing. Reload the page.' : 'Running the schedule forward …' }}</p>
+      <p>
+        {{
+          failed()
+            ? 'Part of Enumeron could not be loaded. Reload the page.'
+            : 'Running the schedule forward …'
+        }}
+      </p>
     }`,
   styleUrl: '../../ui/charts/chart.scss',
   styles: `

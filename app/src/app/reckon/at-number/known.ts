@@ -23,7 +23,7 @@ export class Known {
   protected readonly lead = computed(() =>
     this.pack.offset() === undefined
       ? 'The pack is out of step with its order: sums do not help, look at the rail.'
-      : 'Follows from what you saw. One state of the pack fits.',
+      : 'Only one arrangement fits what you saw.',
   );
 
   protected readonly facts = computed<readonly ShownFact[]>(() => {

@@ -53,7 +53,7 @@ const matches = ({ name, words, seen, asked }: Way, typed: string): boolean =>
           </a>
         </li>
       } @empty {
-        <li class="none">No way in has “{{ typed() }}”. Try a word such as cut, gap, bank or number.</li>
+        <li class="none">Nothing here matches “{{ typed() }}”. Try cut, gap, bank or number.</li>
       }
     </ul>
   </nav>`,

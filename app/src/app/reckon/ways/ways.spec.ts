@@ -121,7 +121,7 @@ describe('the list', () => {
     rendered.find('input').dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter' }));
     await until(() => TestBed.inject(Router).url === '/reckon/next-ranks');
     await rendered.type('input', 'no such thing');
-    expect(rendered.text()).toContain('No way in has “no such thing”');
+    expect(rendered.text()).toContain('Nothing here matches “no such thing”');
   });
 
   test('a way that another tab opens stays first: this one does not put its own there again', async () => {

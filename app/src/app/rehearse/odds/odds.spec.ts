@@ -52,7 +52,7 @@ test('its numbers are kept, checked and undone; a point of the curve is taken; n
   point.dispatchEvent(new MouseEvent('click', { bubbles: true }));
   await again.fixture.whenStable();
   expect(again.find('.says').textContent).toMatch(/at (\d+) to \d+/);
-  await again.click('As at first');
+  await again.click('Reset');
   expect(again.find('.says').textContent).toContain('at 18 to 30');
 });
 

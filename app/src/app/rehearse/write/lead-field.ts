@@ -32,7 +32,7 @@ export interface AskedFor {
         >they choose <strong>{{ led.says }}</strong>&ngsp;<span class="share">({{ led.share }})</span></span
       >
       @if (!led.isAsked) {
-        <button type="button" (click)="asked.emit(led)">Ask for just that</button>
+        <button type="button" (click)="asked.emit(led)">Ask for this range</button>
       }
     } @else {
       <span class="led">it depends on what was chosen before: say how likely each is</span>

@@ -139,7 +139,7 @@ export class StepFields {
     this.set(field, text === '' ? undefined : value);
   }
 
-  /** One way more, or the last one less. */
+  /** Add an option, or the last one less. */
   protected addWay(): void {
     const step = this.step();
     if (step.do === 'choose one') this.set('of', [...step.of, { words: 'Another.', steps: [] }]);

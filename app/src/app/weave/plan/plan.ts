@@ -16,10 +16,10 @@ import { Choice } from '../../ui/choice';
 
 /** What the choices about cuts are called. */
 const CUT_WORDS: Readonly<Record<CutPrice, string>> = {
-  none: 'none',
+  none: 'not allowed',
   0: 'free',
-  1: 'as 1 move',
-  2: 'as 2',
+  1: 'count as 1 move',
+  2: 'count as 2',
 };
 
 /** So many rows are listed. */
