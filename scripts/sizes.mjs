@@ -12,7 +12,7 @@ const INITIAL = 160_000;
 const LATER = 40_000;
 const BEHIND = 45_000;
 const FRAME = 90_000;
-const ROOM = 64_000;
+const ROOM = 68_000;
 const CHECKING_WORKER = 90_000;
 const JOBS_WORKER = 76_000;
 
