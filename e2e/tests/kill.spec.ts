@@ -86,7 +86,7 @@ const typeAlong = async (page: Page): Promise<number> => {
 
 const turnedBy = async (page: Page): Promise<number> => {
   const text = (await page.locator('.status').textContent()) ?? '';
-  return Number(/turned (\d+)/.exec(text)?.[1] ?? 0);
+  return Number(/cut at (\d+)/.exec(text)?.[1] ?? 0);
 };
 
 /** Cuts a card at a time until the browser is gone; gives by how much the pack was seen turned. */

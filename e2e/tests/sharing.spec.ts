@@ -158,9 +158,7 @@ for (const [path, name, steps] of [
     await other.context().close();
   });
 
-test('what is cut off, or holds too much, is told; a plain address says why it cannot copy', async ({
-  enumeron,
-}) => {
+test('what is cut off, or cannot be read, is told', async ({ enumeron }) => {
   const { page } = enumeron;
   await enumeron.open('/arrange/shared#z1.abc');
   await expect(page.getByText('This address holds no order')).toBeVisible();
