@@ -9,6 +9,9 @@ const PLAIN_HOST = 'pocket.test';
 /** The files with the longest tests begin first, so that the others run beside them. */
 const LONG = ['**/scripts.spec.ts', '**/kill.spec.ts'];
 
+/** What has browsers and servers of its own runs when all else is done: beside others it would starve them. */
+const LAST = ['**/offline.spec.ts'];
+
 /** Drives the built application, served as it is delivered, in Debian's Chromium. */
 export default defineConfig({
   outputDir: 'results',
@@ -40,7 +43,8 @@ export default defineConfig({
   },
   projects: [
     { name: 'long', testDir: 'tests', testMatch: LONG },
-    { name: 'tests', testDir: 'tests', testIgnore: LONG },
+    { name: 'tests', testDir: 'tests', testIgnore: [...LONG, ...LAST] },
+    { name: 'last', testDir: 'tests', testMatch: LAST, dependencies: ['long', 'tests'] },
     { name: 'shots', testDir: 'shots' },
     { name: 'bench', testDir: 'bench', workers: 1, timeout: 120_000 },
   ],

@@ -48,7 +48,7 @@ test('keys open the rooms and the help; they can be switched off', async ({ enum
   await expect(page).toHaveURL(/reckon/);
   await page.keyboard.press('Escape');
   await page.getByRole('link', { name: 'Settings and data' }).click();
-  await page.getByRole('switch', { name: /Single keys/ }).click();
+  await page.getByRole('switch', { name: /^Single-key/ }).click();
   await page.getByRole('heading', { name: 'Settings' }).click();
   await page.keyboard.press('1');
   await expect(page).toHaveURL(/settings/);

@@ -30,6 +30,7 @@ test('after one visit everything works without a network, over a restart of the 
   // A page that is opened by its address, and the rest as links open it.
   await page.goto(`${site.url}/learn/sums`);
   await expect(page.getByRole('heading', { name: /^Sums/ })).toBeVisible();
+  await expect(page.locator('en-ask-line input')).toBeAttached();
   const enumeron = new Enumeron(page);
   for (const view of VIEWS) {
     await openView(enumeron, view);
