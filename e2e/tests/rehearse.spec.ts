@@ -61,9 +61,9 @@ const writing = async (enumeron: Enumeron, name: string) => {
     },
     /** Lays the pack, and writes an order if there is one, in the set-up. */
     setUp: async (pack: string, order?: readonly [name: string, cards: string]): Promise<void> => {
-      const focus = page.locator(':focus');
-      for (let turn = 0; turn < 8 && (await focus.textContent()) !== 'Set-up and notes'; turn++)
-        await press('Tab');
+      const focused = (): Promise<string | undefined> =>
+        page.evaluate(() => document.activeElement?.textContent);
+      for (let turn = 0; turn < 8 && (await focused()) !== 'Set-up and notes'; turn++) await press('Tab');
       await press('Enter');
       await expect(page.getByRole('textbox', { name: 'Needs' })).toBeVisible();
       await press('Tab');
