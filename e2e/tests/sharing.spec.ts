@@ -137,6 +137,24 @@ for (const [name, open, holds] of STATES)
     await other.context().close();
   });
 
+test('an order of 48 cards is shared, and so is a pack of it', async ({ enumeron, browser }) => {
+  const { page } = enumeron;
+  await enumeron.open('/arrange/new/rule');
+  await page.getByRole('radio', { name: 'Spaced run' }).click();
+  await page.getByLabel('Name', { exact: true }).fill('Every fourth');
+  await page.getByRole('button', { name: 'Save the order' }).click();
+  await expect(page.getByRole('heading', { name: 'Every fourth' })).toBeVisible();
+  const other = await elsewhere(browser, await addressOf(page));
+  await expect(other.getByRole('heading', { name: 'Every fourth' })).toBeVisible();
+  await other.context().close();
+  await page.getByRole('button', { name: 'Use', exact: false }).first().click();
+  await expect(enumeron.status()).toContainText('48 cards');
+  await goTo(page, '/reckon');
+  const pack = await elsewhere(browser, await addressOf(page));
+  await expect(pack.locator('.status')).toContainText('Every fourth · 48 cards');
+  await pack.context().close();
+});
+
 for (const [path, name, steps] of [
   ['/arrange/sample-twin-harbours', 'Twin harbours', undefined],
   ['/rehearse/sample-turned-over-twice-deeper', 'Turned over twice, deeper', 'It works in all 1,275 cases'],

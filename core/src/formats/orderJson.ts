@@ -1,5 +1,5 @@
 import { Order } from '../deck/order';
-import { formatOrder, parseOrder } from '../deck/orderText';
+import { formatOrder, parsePart } from '../deck/orderText';
 import { Outcome, Problem, sayProblem } from '../deck/problem';
 import { Fields } from '../deck/shape';
 
@@ -39,7 +39,7 @@ export const parseOrderJson = (value: unknown): Outcome<OrderFile> => {
     );
   if (typeof name !== 'string' || typeof cards !== 'string')
     return refuse({ what: 'The name or the cards are missing.', remedy: 'Both must be texts.' });
-  const outcome = parseOrder(cards);
+  const outcome = parsePart(cards);
   return outcome.ok
     ? { ok: true, name, order: outcome.order }
     : refuse({ where: 'cards', what: sayProblem(outcome.problems[0]), remedy: '' });

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { ActivatedRoute, Router } from '@angular/router';
-import { Order, parseOrder, sayProblem } from '@enumeron/core/deck';
+import { Order, parsePart, sayProblem } from '@enumeron/core/deck';
 import { switchMap } from 'rxjs';
 import { readOrderFile } from '../nouns/orders/order-files';
 import { OrdersStore } from '../nouns/orders/orders.store';
@@ -22,7 +22,7 @@ const bring = async (fragment: string | null): Promise<Brought> => {
   if (text === undefined) return { problem: CUT_OFF };
   const read = await readOrderFile(text);
   if (!read.ok) return { problem: sayProblem(read.problems[0]) };
-  const outcome = parseOrder(read.text);
+  const outcome = parsePart(read.text);
   return outcome.ok
     ? { name: read.name ?? 'Shared order', order: outcome.order }
     : { problem: sayProblem(outcome.problems[0]) };

@@ -1,6 +1,6 @@
 import { Injector } from '@angular/core';
 import { applyMove } from '@enumeron/core/file/moves/move';
-import { cutBetween, formatCard, parseCard, parseOrder, placeOf, sameOrder } from '@enumeron/core/deck';
+import { cutBetween, formatCard, parseCard, parsePart, placeOf, sameOrder } from '@enumeron/core/deck';
 import { formatOrder } from '@enumeron/core/file/deck/orderText';
 import { nameProblem } from '@enumeron/core/file/formats/name';
 import { TIDEMARK } from '../orders/tidemark';
@@ -46,7 +46,7 @@ const laid = (packed: string | undefined): PackRow | undefined => {
     const { format, name, cards, now = cards } = value;
     if (format !== 'enumeron-pack' || typeof name !== 'string' || nameProblem(name) !== undefined)
       return undefined;
-    const [home, lies] = [parseOrder(String(cards)), parseOrder(String(now))];
+    const [home, lies] = [parsePart(String(cards)), parsePart(String(now))];
     const isSame =
       home.ok &&
       lies.ok &&
