@@ -61,6 +61,18 @@ test.each(KINDS.map((kind) => [kind.name, kind]))(
   },
 );
 
+test('a name that a copy loses is left to Joi', () => {
+  const found: unknown = JSON.parse(
+    '{"__proto__": {"stamp": "a", "says": " ", "picture": "", "group": "always"}}',
+  );
+  const row = { id: 'verdicts', found };
+  for (const kind of KINDS.filter(({ name }) => name === 'verdicts')) {
+    compare(kind, row);
+    expect(passesQuickly(kind, row)).toBe(false);
+  }
+  expect.assertions(2);
+});
+
 test('what goes down without end is refused', () => {
   let deep: unknown = [];
   for (let level = 0; level < 20_000; level++) deep = [deep];
