@@ -1,7 +1,10 @@
 const { createCjsPreset } = require('jest-preset-angular/presets');
 
+const preset = createCjsPreset({ tsconfig: '<rootDir>/tsconfig.spec.json' });
+
 module.exports = {
-  ...createCjsPreset({ tsconfig: '<rootDir>/tsconfig.spec.json' }),
+  ...preset,
+  transform: { ...preset.transform, '\\.md$': '<rootDir>/jest.text.cjs' },
   testTimeout: 60_000,
   testEnvironment: '<rootDir>/jest.env.cjs',
   setupFilesAfterEnv: ['<rootDir>/jest.setup.ts'],

@@ -13,7 +13,10 @@ const shown = (page: Page): Promise<string> =>
 /** The address that the share sheet has. */
 const addressOf = async (page: Page): Promise<string> => {
   await page.getByRole('button', { name: 'Share', exact: true }).click();
-  const address = await page.getByLabel(/^The address opens/).inputValue();
+  const field = page.getByLabel(/^The address opens/);
+  // A long one is packed first.
+  await expect(field).not.toHaveValue('');
+  const address = await field.inputValue();
   await page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
   await expect(page.getByRole('dialog')).toHaveCount(0);
   return address;

@@ -15,6 +15,8 @@ export interface Page {
   readonly name?: string;
   /** What the ask line opens it by, in small letters; its name unless told. */
   readonly words?: string;
+  /** What else people call it, in small letters. */
+  readonly also?: readonly string[];
   /** Set where it stands in the row of pages: its short name. */
   readonly tab?: string;
   /** Its view; undefined where that comes with the room. */
@@ -48,6 +50,8 @@ export interface OpenedFile {
 /** A place with pages of its own. */
 export interface Place {
   readonly name: string;
+  /** What else people call it, in small letters. */
+  readonly also?: readonly string[];
   /** The first part of its addresses. */
   readonly path: string;
   readonly pages: readonly Page[];
@@ -59,12 +63,39 @@ export interface Place {
   load(): Routes | Promise<Routes>;
 }
 
+/** One thing to try in a room: what its button says, what it shows, and what a press does. */
+export interface Try {
+  readonly label: string;
+  readonly says: string;
+  go(injector: Injector): unknown;
+}
+
+/** The line that greets a first visit. */
+export interface Greeting {
+  readonly says: string;
+  readonly tries: readonly Try[];
+}
+
+/** What a newcomer is told of a room. */
+export interface RoomHelp {
+  /** What it is for, in two sentences. */
+  readonly is: string;
+  /** Three things to try, with the pack that is in hand; read in a reactive context. */
+  tries(injector: Injector): readonly Try[];
+  /** What greets a first visit; what it is for and the first two things to try unless told. Undefined once it is used. */
+  greeting?(injector: Injector): Greeting | undefined;
+  /** The keys that only this room has. */
+  readonly keys?: readonly (readonly [key: string, does: string])[];
+}
+
 /** A room: all that the frame, the keys, the help and the ask line know of it. */
 export interface Room extends Place {
   /** The key that opens it: its number among the seven. */
   readonly key: string;
   /** The question that it answers. */
   readonly words: string;
+  /** What a newcomer is told of it. */
+  help(): Promise<RoomHelp>;
   /** What undo takes back while it is open. */
   readonly line: Line;
   /** What it shows of all that can be told, and at which address below its own. */

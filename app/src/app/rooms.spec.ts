@@ -1,6 +1,8 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { Injector } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
+import { Router } from '@angular/router';
 import { freshApp } from '../testing/fresh';
 import { ROUTES } from './app.routes';
 import { ARRANGE } from './arrange/room';
@@ -37,6 +39,29 @@ describe.each(ROOMS.map((room) => [room.name, room] as const))('%s', (name, room
 
   test('opens by its name in the ask line', () => {
     expect(ask(name, ASKED).intent).toEqual({ do: 'go', room });
+  });
+
+  test('helps in two sentences, with three things to try that lead to pages of it', async () => {
+    const help = await room.help();
+    await freshApp();
+    expect(help.is.match(/[.?](?= |$)/g)).toHaveLength(2);
+    const navigate = jest.spyOn(TestBed.inject(Router), 'navigate').mockResolvedValue(true);
+    const tries = help.tries(TestBed.inject(Injector));
+    expect(tries).toHaveLength(3);
+    expect(new Set(tries.map(({ label }) => label)).size).toBe(3);
+    const all = await room.load();
+    const paths = (all[0].children ?? all).map(({ path = '' }) => path.split('/'));
+    for (const { label, says, go } of tries) {
+      expect([label, says]).toEqual([label, expect.stringMatching(/^[A-Z].*\.$/)]);
+      await go(TestBed.inject(Injector));
+    }
+    for (const [[path, ...parts]] of navigate.mock.calls as unknown as [[string, ...string[]]][]) {
+      const below = parts.length === 0 ? [''] : parts;
+      expect(path).toBe(room.path);
+      const fits = (route: readonly string[]): boolean => route[0] === below[0] || route[0].startsWith(':');
+      expect([below, paths.some(fits)]).toEqual([below, true]);
+    }
+    expect(navigate.mock.calls.length).toBeGreaterThanOrEqual(2);
   });
 
   test('shows what can be told at addresses that it has', async () => {

@@ -304,6 +304,6 @@ export const ROWS: Readonly<Record<string, fc.Arbitrary<unknown>>> = {
   lately: fc.record({
     id: fc.constant('lately'),
     ways: fc.array(fc.stringMatching(/^[a-z-]{0,20}$/), { maxLength: 20 }),
-    greeting: fc.constantFrom('new', 'used'),
+    greeted: fc.uniqueArray(fc.constantFrom('arrange', 'learn', 'reckon', 'weave', 'rehearse')),
   }),
 };

@@ -26,6 +26,7 @@ export { type Glimpse, LAID_PACK, type LaidPack } from './laidPack';
 export { mod } from './mod';
 export {
   formatCard,
+  isCardBegun,
   joinCards,
   parseCard,
   parseRank,

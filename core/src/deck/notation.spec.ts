@@ -1,6 +1,15 @@
 import fc from 'fast-check';
-import { Card, colourOf, mateOf, rankOf, suitOf } from './card';
-import { formatCard, parseCard, parseRank, parseSuit, showCard, speakCard, whyNotCard } from './notation';
+import { Card, colourOf, FULL_PACK, mateOf, rankOf, suitOf } from './card';
+import {
+  formatCard,
+  isCardBegun,
+  parseCard,
+  parseRank,
+  parseSuit,
+  showCard,
+  speakCard,
+  whyNotCard,
+} from './notation';
 
 const anyCard = fc.integer({ min: 0, max: 107 });
 const CARDS = Array.from({ length: 108 }, (_, card) => card);
@@ -73,6 +82,8 @@ test('a wrong card is told what would be right', () => {
   expect(whyNotCard('11H')).toContain('Ranks are');
   expect(whyNotCard('1H')).toContain('ace is written A');
   expect(whyNotCard('7')).toContain('suit is missing');
+  for (const text of ['D7', 'd10', 'DT']) expect(whyNotCard(text)).toMatch(/The rank comes first: [7T]D\./);
+  expect(whyNotCard('1X')).not.toContain('comes first');
   expect(whyNotCard('7Q')).toContain('Suits are');
   expect(whyNotCard('hello')).toContain('rank and a suit');
 });
@@ -100,4 +111,18 @@ test('a mate is another card of the same rank and colour, and its mate is the ca
       expect([rankOf(mate), colourOf(mate)]).toEqual([rankOf(card), colourOf(card)]);
     }),
   );
+});
+
+test('a card in words is begun by each of its beginnings, and by nothing else', () => {
+  for (let card = 0; card < FULL_PACK; card++) {
+    const rank = formatCard(card).charAt(0);
+    const spoken = speakCard(card);
+    for (const text of [spoken, spoken.replace(' of', ''), spoken.replace(/^\w+/, rank)])
+      for (let length = 1; length < text.length; length++) {
+        const start = text.slice(0, length);
+        if (length > 1) expect([start, isCardBegun(start)]).toEqual([start, true]);
+      }
+  }
+  for (const text of ['seb', 'seven or', 'seven of x', 'zero of c', 'D7', '17 of', 'ace of spadess', '7D 1'])
+    expect([text, isCardBegun(text)]).toEqual([text, false]);
 });

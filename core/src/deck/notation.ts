@@ -92,11 +92,32 @@ export const parseCard = (text: string): Card | undefined => {
   return rank === undefined || suit === undefined ? parseUnicodeCard(plain) : cardOf(rank, suit);
 };
 
+const begins = (text: string, names: readonly string[]): boolean =>
+  names.some((name) => name.startsWith(text));
+
+/** Whether more letters may make a text a card written in words: `sev`, `seven of`, `7 of dia`. */
+export const isCardBegun = (text: string): boolean => {
+  const [rank, ...rest] = text.trimStart().toLowerCase().split(/\s+/);
+  if (rest.length === 0) return begins(rank, RANK_NAMES);
+  if (rankByWord(rank) === undefined) return false;
+  const after = rest.join(' ');
+  return (
+    begins(after, SUIT_NAMES) ||
+    begins(
+      after,
+      SUIT_NAMES.map((name) => `of ${name}`),
+    )
+  );
+};
+
 /** Why a text is not a card, as a sentence that says what would be right. */
 export const whyNotCard = (text: string): string => {
   const plain = text.trim();
   const suit = parseSuit(plain.slice(-1));
   if (parseRank(plain) !== undefined) return 'The suit is missing: C, D, H or S, or its symbol.';
+  const turnedAbout = parseCard(plain.slice(1) + plain.charAt(0));
+  if (suit === undefined && turnedAbout !== undefined && !isJoker(turnedAbout))
+    return `The rank comes first: ${formatCard(turnedAbout)}.`;
   if (suit !== undefined && /^1$/.test(plain.slice(0, -1))) return 'The ace is written A.';
   if (suit !== undefined) return 'Ranks are A, 2 to 10, J, Q and K.';
   if (parseRank(plain.slice(0, -1)) !== undefined) return 'Suits are C, D, H and S, or their symbols.';

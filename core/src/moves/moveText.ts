@@ -16,6 +16,16 @@ export const WRITTEN_MOVES: readonly Written<Move>[] = Object.values(MOVE_RULES)
 
 export const MOVE_USAGE = WRITTEN_MOVES.map(({ usage }) => usage).join(' · ');
 
+/** Moves that anybody knows, as one writes them. */
+const EXAMPLES = 'Write one such as cut 12, deal 9, out, or reverse 5 20.';
+
+/** How a move is written that begins with the same word; else some that anybody knows. */
+const howToWrite = (plain: string): string => {
+  const [word] = plain.split(' ');
+  const like = WRITTEN_MOVES.filter(({ usage }) => usage.split(' ')[0] === word);
+  return like.length > 0 ? `Write ${like.map(({ usage }) => usage).join(' or ')}.` : EXAMPLES;
+};
+
 /** Numbers of a text but those behind a #, which are a seed's; the place of a card put in may be one more. */
 const numbersIn = (text: string): number[] =>
   text.startsWith('put ') ? [] : (text.match(/(?<![#\d])\d+/g) ?? []).map(Number);
@@ -38,7 +48,7 @@ export const parseMoveText = (text: string, now: Order): MoveReading => {
     if (typeof read === 'string') return { problem: read };
     if (read) return { move: read };
   }
-  return { problem: `“${text.trim().slice(0, 30)}” is not a move. Write ${MOVE_USAGE}.` };
+  return { problem: `“${text.trim().slice(0, 30)}” is not a move. ${howToWrite(plain)}` };
 };
 
 /** Reads a row of moves with commas, semicolons or new lines between them, each against what it is done to. */

@@ -7,8 +7,21 @@ const orderEditor = (): Promise<Type<unknown>> =>
 export const ARRANGE: Room = {
   key: '1',
   name: 'Arrange',
+  also: [
+    'order',
+    'orders',
+    'my orders',
+    'stack',
+    'stacks',
+    'sort',
+    'sorting',
+    'sorting guide',
+    'print',
+    'crib',
+  ],
   path: 'arrange',
   words: 'What order do I use, and how do I put a real pack into it?',
+  help: () => import('./help').then((module) => module.ARRANGE_HELP),
   line: 'table',
   pages: [
     { path: '' },

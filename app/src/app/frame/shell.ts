@@ -79,8 +79,10 @@ export class Shell {
   );
   protected readonly firstVisit = inject(Boot).firstVisit;
   protected readonly first = FIRST_ROOM;
-  /** Whether the room is the one that a first visit begins in. */
-  protected readonly inFirst = computed(() => roomAt(this.url()) === FIRST_ROOM);
+  /** The room whose first page is open: there a newcomer is greeted. */
+  protected readonly greets = computed(() =>
+    ROOMS.find(({ path }) => this.url().split(/[?#]/)[0] === `/${path}`),
+  );
   private readonly askLine = viewChild<AskLine>('askLine');
   private readonly room = viewChild.required<ElementRef<HTMLElement>>('room');
 
@@ -174,7 +176,7 @@ export class Shell {
       case 'redo':
         return this.redo();
       case 'help':
-        return this.help();
+        return this.help(intent.find);
       case 'go':
         return this.openRoom(intent.room.path);
       case 'open':
@@ -196,9 +198,10 @@ export class Shell {
     return this.undoing.redo(lineAt(this.router.url));
   }
 
-  protected async help(): Promise<void> {
-    const { openHelp } = await this.scripts.load(() => import('./help-sheet'));
-    openHelp(this.injector);
+  /** @param find the word that is looked for; unless told, the room that is open. */
+  protected async help(find?: string): Promise<void> {
+    const { openHelp } = await this.scripts.load(() => import('./help/help-sheet'));
+    openHelp(this.injector, { room: roomAt(this.url()), find });
   }
 
   protected async share(): Promise<void> {

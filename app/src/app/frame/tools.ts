@@ -37,7 +37,6 @@ import { Journal } from '../storage/journal';
       .ask {
         display: block;
       }
-      .help,
       .redo {
         display: none;
       }

@@ -1,77 +1,90 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, output } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  Injector,
+  input,
+  signal,
+  untracked,
+} from '@angular/core';
 import { MatButton, MatIconButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
-import { formatCard } from '@enumeron/core/deck';
 import { LatelyStore } from '../nouns/settings/lately.store';
+import { Greeting, Room, RoomHelp, Try } from '../room';
 import { Icons } from '../ui/icons';
-import { PackStore } from '../nouns/pack/pack.store';
-import { WantedStore } from '../nouns/pack/wanted.store';
-import { Intent } from './ask/reply';
 
-/** The line of a first visit: what this is, and a way in that takes ten seconds. Once used it is gone. */
+/** So many things to try are offered. */
+const OFFERED = 2;
+
+const greetingOf = (help: RoomHelp, injector: Injector): Greeting | undefined =>
+  help.greeting ? help.greeting(injector) : { says: help.is, tries: help.tries(injector).slice(0, OFFERED) };
+
+/** What greets a first visit to a room: what it is for, and a first thing to try. Once used it is gone. */
 @Component({
   selector: 'en-welcome',
   imports: [MatButton, MatIcon, MatIconButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `@if (shown()) {
+  template: `@if (greeting(); as it) {
     <div class="sign offer" role="status">
-      <p>
-        @if (pack.seen()) {
-          The pack on the screen is now cut like yours. Next, someone names a card and a number:
-        } @else {
-          This is your pack. Say what you saw and what they named, and it tells you what to do. Try:
-        }
-      </p>
-      @if (!pack.seen()) {
-        <button mat-stroked-button type="button" (click)="asked.emit(first())">
-          <code>face {{ formatCard(first().card) }}</code>
-        </button>
+      <p>{{ it.says }}</p>
+      @for (each of it.tries; track each.label) {
+        <button mat-stroked-button type="button" (click)="take(each)">{{ each.label }}</button>
       }
-      <button mat-stroked-button type="button" (click)="asked.emit(second())">
-        <code>{{ formatCard(second().card) }} {{ second().number }}</code>
-      </button>
-      <button mat-icon-button type="button" aria-label="Close" (click)="lately.greet('used')">
+      <button
+        mat-icon-button
+        type="button"
+        aria-label="Close the greeting"
+        (click)="lately.greet(room().path)"
+      >
         <mat-icon svgIcon="close" />
       </button>
     </div>
   }`,
   styleUrl: '../ui/sign.scss',
-  styles: `
-    code {
-      font: 700 1rem var(--mono);
-    }
-  `,
 })
 export class Welcome {
+  private readonly injector = inject(Injector);
   protected readonly lately = inject(LatelyStore);
-  protected readonly pack = inject(PackStore);
-  private readonly wanted = inject(WantedStore);
-  protected readonly formatCard = formatCard;
 
-  readonly asked = output<Intent>();
+  readonly room = input.required<Room>();
 
-  private readonly done = computed(
-    () => this.wanted.card() !== undefined && this.wanted.number() !== undefined,
+  private readonly help = signal<{ readonly room: Room; readonly help: RoomHelp } | undefined>(undefined);
+  private readonly isWanted = computed(
+    () => this.lately.isRead() && !this.lately.isGreeted(this.room().path),
   );
-  protected readonly shown = computed(
-    () => this.lately.isRead() && this.lately.greeting() !== 'used' && !this.done(),
-  );
-  /** The third card at the face, the twentieth at 15: any pack has something like them. */
-  protected readonly first = computed(() => ({
-    do: 'see' as const,
-    at: 'face' as const,
-    card: this.pack.now()[Math.min(2, this.pack.size() - 1)],
-  }));
-  protected readonly second = computed(() => ({
-    do: 'want' as const,
-    card: this.pack.home()[Math.min(19, this.pack.size() - 1)],
-    number: Math.min(15, this.pack.size()),
-  }));
+  /** What the room has to say, as long as that is wanted; 'used' once all of it was done. */
+  private readonly said = computed(() => {
+    const loaded = this.help();
+    if (!this.isWanted() || loaded?.room !== this.room()) return undefined;
+    return greetingOf(loaded.help, this.injector) ?? 'used';
+  });
+  protected readonly greeting = computed(() => {
+    const said = this.said();
+    return said === 'used' ? undefined : said;
+  });
 
   constructor() {
     inject(Icons);
     effect(() => {
-      if (this.lately.isRead() && this.done()) this.lately.greet('used');
+      const room = this.room();
+      // Where it does not come, nobody is greeted; the room is there all the same.
+      if (this.isWanted())
+        room
+          .help()
+          .then((help) => this.help.set({ room, help }))
+          .catch((error: unknown) => console.warn(error));
     });
+    effect(() => {
+      if (this.said() === 'used') untracked(() => this.lately.greet(this.room().path));
+    });
+  }
+
+  protected take(each: Try): void {
+    const { path } = this.room();
+    void each.go(this.injector);
+    // A greeting of its own says when it was used: it may go on.
+    if (!this.help()?.help.greeting) this.lately.greet(path);
   }
 }

@@ -3,18 +3,35 @@ import { Room } from '../room';
 export const LEARN: Room = {
   key: '2',
   name: 'Learn',
+  also: ['memorise', 'memorize', 'memory', 'study', 'quiz', 'teach me'],
   path: 'learn',
   words: 'Do I know it cold?',
+  help: () => import('./help').then((module) => module.LEARN_HELP),
   line: 'table',
   pages: [
     { path: '', name: 'Today', tab: 'Today', words: 'due today' },
-    { path: 'practise', name: 'Practise what is due', words: 'practise' },
     {
-      ...{ path: 'sums', name: 'Sums', tab: 'Sums' },
+      path: 'practise',
+      name: 'Practise what is due',
+      words: 'practise',
+      also: ['practice', 'drill', 'drills', 'train', 'training', 'test me', 'flash cards'],
+    },
+    {
+      ...{
+        path: 'sums',
+        name: 'Sums',
+        tab: 'Sums',
+        also: ['arithmetic', 'mental arithmetic', 'calculation', 'calculations', 'maths'],
+      },
       children: () => import('./sums/sums.routes').then((module) => module.SUMS_ROUTES),
     },
     {
-      ...{ path: 'run', name: 'Run the order', tab: 'Run' },
+      ...{
+        path: 'run',
+        name: 'Run the order',
+        tab: 'Run',
+        also: ['recite', 'time trial', 'stopwatch', 'timer', 'whole order'],
+      },
       children: () => import('./run/run.routes').then((module) => module.RUN_ROUTES),
     },
     {
@@ -22,15 +39,31 @@ export const LEARN: Room = {
       children: () => import('./busy/busy.routes').then((module) => module.BUSY_ROUTES),
     },
     {
-      ...{ path: 'standing', name: 'How it stands', tab: 'How it stands' },
+      ...{
+        path: 'standing',
+        name: 'How it stands',
+        tab: 'How it stands',
+        also: ['progress', 'statistics', 'stats', 'results', 'weak spots', 'charts'],
+      },
       children: () => import('./standing/standing.routes').then((module) => module.STANDING_ROUTES),
     },
     {
-      ...{ path: 'images', name: 'Memory images', tab: 'Images', words: 'images' },
+      ...{
+        path: 'images',
+        name: 'Memory images',
+        tab: 'Images',
+        words: 'images',
+        also: ['image', 'mnemonics', 'pictures', 'hints'],
+      },
       load: () => import('./images/images').then((module) => module.Images),
     },
     {
-      ...{ path: 'settings', name: 'How you learn', tab: 'How you learn' },
+      ...{
+        path: 'settings',
+        name: 'How you learn',
+        tab: 'How you learn',
+        also: ['schedule', 'pace', 'fine tuning', 'goal'],
+      },
       load: () => import('./settings/settings').then((module) => module.LearnSettings),
     },
   ],

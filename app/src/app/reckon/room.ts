@@ -19,8 +19,10 @@ const pages: readonly Page[] = [
 export const RECKON: Room = {
   key: '3',
   name: 'Reckon',
+  also: ['calculate', 'calculator', 'compute', 'work it out'],
   path: 'reckon',
   words: 'I saw this. They named that. What do I do?',
+  help: () => import('./help').then((module) => module.RECKON_HELP),
   line: 'table',
   pages,
   ways: WAYS,

@@ -6,19 +6,32 @@ const oddsPage = (): Promise<Type<unknown>> => import('./odds/odds-page').then((
 export const REHEARSE: Room = {
   key: '5',
   name: 'Rehearse',
+  also: ['routine', 'routines', 'trick', 'tricks', 'effect', 'prove', 'script'],
   path: 'rehearse',
   words: 'Does this routine work for everything a helper can do?',
+  help: () => import('./help').then((module) => module.REHEARSE_HELP),
   line: 'table',
   pages: [
     { path: '', name: 'Procedures', tab: 'Procedures' },
-    { path: 'odds', name: 'Odds', tab: 'Odds', load: oddsPage },
+    {
+      path: 'odds',
+      name: 'Odds',
+      tab: 'Odds',
+      also: ['chance', 'chances', 'probability', 'probabilities', 'likelihood', 'how likely'],
+      load: oddsPage,
+    },
     { path: 'odds/:path', load: oddsPage },
     {
-      ...{ path: 'busy', name: 'Busy row', tab: 'Busy row' },
+      ...{ path: 'busy', name: 'Busy row', tab: 'Busy row', also: ['busy', 'single cards', 'elimination'] },
       load: () => import('./busy/busy-page').then((module) => module.BusyPage),
     },
     {
-      ...{ path: 'gather', name: 'Cut and gather', tab: 'Cut and gather' },
+      ...{
+        path: 'gather',
+        name: 'Cut and gather',
+        tab: 'Cut and gather',
+        also: ['false shuffle', 'mix', 'mixing'],
+      },
       load: () => import('./gather/gather-page').then((module) => module.GatherPage),
     },
     {

@@ -26,9 +26,20 @@ export interface FactWord {
   read(words: readonly string[], now: Order): FactReading;
 }
 
+/** Whether a text was meant for a card: a digit or a rank's letter, and a suit. */
+export const isLikeCard = (text: string): boolean => /^(?:\d{1,3}|[atjqk])[cdhs♣♦♥♠♧♢♡♤]$/iu.test(text);
+
+/** Why a text is no card, where one is asked for. Only what was meant for a card is called a bad one. */
+export const notACard = (text: string): string => {
+  const short = `“${text.slice(0, 20)}”`;
+  return isLikeCard(text)
+    ? `${short} is not a card. ${whyNotCard(text)}`
+    : `I don’t know ${short}. A card goes there, such as 7D.`;
+};
+
 const readCard = (text: string, now: Order): Card | string => {
   const card = parseCard(text);
-  if (card === undefined) return `“${text.slice(0, 20)}” is not a card. ${whyNotCard(text)}`;
+  if (card === undefined) return notACard(text);
   return placeOf(now, card) === undefined ? `${showCard(card)} is not in this pack.` : card;
 };
 

@@ -21,7 +21,7 @@ import { SettingsStore } from '../../nouns/settings/settings.store';
 import { PackStore } from '../../nouns/pack/pack.store';
 import { CardText } from '../../ui/card-text';
 import { ask } from './ask';
-import { Completion, Intent, Reply } from './reply';
+import { Completion, Glossary, Intent, Reply } from './reply';
 
 /** One option of the answer: what was understood, what is wrong, what must come next, or a way to go on. */
 interface Answer {
@@ -63,6 +63,9 @@ export class AskLine {
   readonly left = output();
 
   protected readonly text = signal('');
+  /** Comes when the line is gone into; where it does not come, words are not told, and all else is. */
+  private readonly glossary = signal<Glossary | undefined>(undefined);
+  private loading: Promise<void> | undefined;
   /** Whether the arrow keys have been used since something was typed. */
   private byArrow = false;
   protected readonly reply = computed(() =>
@@ -71,6 +74,7 @@ export class AskLine {
       now: this.pack.now(),
       tolerance: this.settings.tolerance(),
       beside: this.pack.beside()?.name,
+      glossary: this.glossary(),
     }),
   );
   protected readonly answers = computed(() => answersOf(this.reply()));
@@ -124,8 +128,15 @@ export class AskLine {
         this.trigger().closePanel();
         this.emptyEntered.emit();
       } else if (this.reply().intent) this.act();
-      else if (this.reply().completions.length > 0) this.take(this.reply().completions[0]);
+      else if (this.reply().problem === undefined && this.reply().completions.length > 0)
+        this.take(this.reply().completions[0]);
     }
+  }
+
+  protected loadGlossary(): void {
+    this.loading ??= import('../help/glossary')
+      .then((module) => this.glossary.set(module))
+      .catch((error: unknown) => console.warn(error));
   }
 
   protected typed(text: string): void {

@@ -85,9 +85,9 @@ test('completions go on from what is typed', () => {
     ask(text, turned).completions.map((completion) => completion.text);
   expect(texts('7')).toEqual(['7C', '7D', '7H', '7S']);
   expect(texts('1')).toEqual(['TC', 'TD', 'TH', 'TS']);
-  expect(texts('fa')).toEqual(['face ']);
+  expect(texts('fa')).toEqual(['face ', 'false shuffle', 'faro']);
   expect(texts('face k')).toEqual(['face KC', 'face KD', 'face KH', 'face KS']);
-  expect(texts('re')).toEqual(['redo', 'reckon', 'rehearse', 'by recipe']);
+  expect(texts('re').slice(0, 4)).toEqual(['redo', 'reckon', 'rehearse', 'by recipe']);
   expect(texts('')).toEqual(['face ', 'cut ', 'in', 'help']);
 });
 
@@ -119,7 +119,7 @@ test('a fact goes on from what is typed, and says what is wrong with it', () => 
   expect(ask('lift', turned).hint).toContain('packet');
   expect(ask('cuts jh', turned).hint).toContain('deeper');
   for (const [text, says] of [
-    ['lift 9x', 'Suits are'],
+    ['lift 9x', 'A card goes there'],
     ['lift 9s 8s', 'is enough'],
     ['missing x1', 'not in this pack'],
     ['next 4 11', 'not a rank'],
@@ -127,7 +127,7 @@ test('a fact goes on from what is typed, and says what is wrong with it', () => 
     ['short 1', 'not a rank'],
     ['heap 4 of 3', 'heap'],
     ['heap 2 of 3 gathered 2 1', 'gather'],
-    ['heap two of three', 'Write heap 2 of 3'],
+    ['heap x of three', 'Write heap 2 of 3'],
     ['somewhere 3', 'Nothing goes after'],
     ['riffled 9', '1 to 5'],
   ])
@@ -151,7 +151,7 @@ test.each(['odds', 'cut and gather', 'busy row', 'how you learn', 'settings'])(
 );
 
 test.each(['record', 'mates', 'wings', 'asdf'])('“%s” is not told to be a bad card', (text) => {
-  expect(ask(text, turned).problem).toContain('is not a card, number or word');
+  expect(ask(text, turned).problem).toContain('I don’t know');
 });
 
 test.each([
@@ -161,15 +161,18 @@ test.each([
   ['0', 'from 1 to 52'],
   ['7D 53', 'from 1 to 52'],
   ['7D x', 'is not a number'],
+  ['11 of hearts', 'Ranks are A, 2 to 10'],
   ['cut 99', 'cut takes 1 to 52'],
   ['cut x', 'not a count of cards'],
   ['cut 1 2', 'One number after cut'],
-  ['face 7Q', 'Suits are'],
+  ['face 7Q', 'A card goes there'],
+  ['face 11H', 'Ranks are'],
+  ['face down', 'I don’t know “down”'],
   ['face 7D 8D', 'One card after face'],
   ['undo 3', 'Nothing goes after undo'],
   ['7D 8D 9D', 'more than one question'],
-  ['hello', 'Type help'],
-  ['<script>', 'Type help'],
+  ['hello', 'or help'],
+  ['<script>', 'or help'],
 ])('“%s” is told what is wrong', (text, message) => {
   const reply = ask(text, turned);
   expect(reply.intent).toBeUndefined();

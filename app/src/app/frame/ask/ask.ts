@@ -3,24 +3,22 @@ import {
   cardAt,
   formatCard,
   fromFace,
-  joinCards,
   offsetFromFace,
   offsetFromTop,
   Order,
   parseCard,
   parseRank,
-  parseSuit,
   placeOf,
   showCard,
   SUITS,
-  whyNotCard,
 } from '@enumeron/core/deck';
 import { countOfCards, describeMove, parseMoveText, WRITTEN_MOVES } from '@enumeron/core/moves';
 import { describeCost, describeHandling, handlings, toleratedFirst } from '@enumeron/core/reckon';
 import { ROOMS } from '../../rooms';
 import { NO_OTHER_PACK } from '../../nouns/pack/pack.store';
-import { FACT_WORDS, sayFact } from './ask-facts';
-import { pageCalled, pagesFor, pagesFrom } from './ask-pages';
+import { FACT_WORDS, isLikeCard, notACard, sayFact } from './ask-facts';
+import { pageCalled, pagesFor, pagesFrom, pagesLike } from './ask-pages';
+import { askedMeaning, inShort, withoutAround } from './everyday';
 import { Asked, Completion, Reply } from './reply';
 
 interface Word {
@@ -126,11 +124,10 @@ const cardCompletions = (text: string, before = '', after = ''): Completion[] =>
   }));
 };
 
+/** What is no card: a rank that lacks its suit goes on. */
 const notCard = (text: string, before = ''): Reply => {
   const completions = cardCompletions(text, before);
-  return completions.length > 0
-    ? { completions }
-    : wrong(`“${text.slice(0, 20)}” is not a card. ${whyNotCard(text)}`);
+  return completions.length > 0 ? { completions } : wrong(notACard(text));
 };
 
 const tell = (
@@ -213,9 +210,9 @@ const cardAndNumber = (asked: Asked, [first, second]: readonly string[]): Reply 
   return want(asked, card, Number(numberText));
 };
 
-/** Whether a text is meant for a card: a rank and a suit, or a digit at least. */
-const isLikeCard = (text: string): boolean =>
-  /^\d/.test(text) || (text.length <= 3 && parseSuit(text.slice(-1)) !== undefined);
+/** What nothing is known of, with what is written much like it. */
+const unknown = (text: string): Reply =>
+  wrong(`I don’t know “${text.slice(0, 30)}”. Try a card (7D), a number (15) or help.`, pagesLike(text));
 
 const oneWord = (asked: Asked, text: string): Reply => {
   const card = parseCard(text);
@@ -223,10 +220,7 @@ const oneWord = (asked: Asked, text: string): Reply => {
   const completions = [...cardCompletions(text), ...beginnings(text)];
   if (NUMBER.test(text)) return { ...look(asked, Number(text)), completions };
   if (completions.length > 0) return { completions };
-  if (isLikeCard(text)) return notCard(text);
-  return wrong(
-    `“${text.slice(0, 20)}” is not a card, number or word that the ask line knows. Type help for a list.`,
-  );
+  return isLikeCard(text) ? notCard(text) : unknown(text);
 };
 
 /** Why a word and what follows it are not a move, for a move that takes a count of cards. */
@@ -247,22 +241,71 @@ const writtenMove = ({ now }: Asked, words: readonly string[]): Reply | undefine
   return wrong(COUNTED.includes(words[0]) ? whyNotCounted(words, now) : (problem ?? ''));
 };
 
-/** Words that people say around a card and a number, and that change nothing: `bring 7D to 15`, `where is 7D`. */
-const FILLERS: readonly string[] = ['at', 'to', 'bring', 'where', 'is', 'the', 'in', 'lies', 'please'];
+/** A card and where it was seen, in this turn: `KH face`. */
+const seenAt = (asked: Asked, [card, at, ...rest]: readonly string[]): Reply | undefined =>
+  (at === 'face' || at === 'top') && rest.length === 0 && parseCard(card) !== undefined
+    ? see(asked, at, card)
+    : undefined;
 
-/** What cards, numbers and words are read as. */
-const read = (words: readonly string[], asked: Asked): Reply => {
-  const [word, ...rest] = words;
-  const known = roomReply(word, rest) ?? writtenMove(asked, words) ?? wordReply(asked, word, rest);
-  if (known) return known;
-  const bare = words.filter((each) => !FILLERS.includes(each));
-  if (bare.length > 0 && bare.length < words.length) return read(bare, asked);
-  if (words.length === 1) return oneWord(asked, words[0]);
-  if (words[1] === 'of') return { hint: 'and its suit: clubs, diamonds, hearts or spades', completions: [] };
-  return words.length === 2
-    ? cardAndNumber(asked, words)
-    : wrong('That is more than one question. Write a card, a number, or both: 7D 15.');
+/** A card in words that is none, or lacks its suit: `11 of hearts`, `7 of`. */
+const suitOfRank = ([rank, , suit, ...rest]: readonly string[]): Reply | undefined => {
+  if ((suit as string | undefined) === undefined)
+    return { hint: 'and its suit: clubs, diamonds, hearts or spades', completions: [] };
+  const card = `${rank}${suit.charAt(0)}`;
+  return rest.length === 0 && isLikeCard(card) ? notCard(card) : undefined;
 };
+
+/** What cards, numbers and words are read as; undefined where they are several that say nothing together. */
+const read = (asked: Asked, words: readonly string[]): Reply | undefined => {
+  const [word, ...rest] = words;
+  const known =
+    roomReply(word, rest) ??
+    writtenMove(asked, words) ??
+    wordReply(asked, word, rest) ??
+    seenAt(asked, words);
+  if (known) return known;
+  if (words.length === 1) return oneWord(asked, word);
+  if (words[1] === 'of') return suitOfRank(words);
+  const cards = words.filter((each) => parseCard(each) !== undefined).length;
+  return words.length === 2 && cards < 2 && (cards > 0 || words.some((each) => NUMBER.test(each)))
+    ? cardAndNumber(asked, words)
+    : undefined;
+};
+
+/** What a word of the craft means. */
+const meaning = (text: string | undefined, { glossary }: Asked): Reply | undefined => {
+  const term = text === undefined ? undefined : glossary?.termOf(text);
+  if (!term) return undefined;
+  const [name] = term.names;
+  const page =
+    term.page === undefined
+      ? undefined
+      : (pageCalled(term.page.toLowerCase()) ?? roomReply(term.page.toLowerCase(), []));
+  return {
+    intent: { do: 'help', find: name },
+    says: `${name.charAt(0).toUpperCase()}${name.slice(1)}: ${term.says}`,
+    completions: page?.intent
+      ? [{ text: (term.page ?? '').toLowerCase(), says: `open ${term.page ?? ''}`, intent: page.intent }]
+      : [],
+  };
+};
+
+const isAnswer = (reply: Reply | undefined): reply is Reply & { readonly problem?: undefined } =>
+  reply !== undefined && reply.problem === undefined;
+
+/** The answer with the meaning of the word offered below it, where it is one of the craft. */
+const withMeaning = (reply: Reply, text: string, asked: Asked): Reply => {
+  const intent = meaning(text, asked)?.intent;
+  return intent
+    ? { ...reply, completions: [...reply.completions, { text, says: `what “${text}” means`, intent }] }
+    : reply;
+};
+
+/** What nothing was made of: several questions at once, or words that are not known. */
+const notKnown = (text: string, words: readonly string[]): Reply =>
+  words.every((word) => NUMBER.test(word) || parseCard(word) !== undefined)
+    ? wrong('That is more than one question. Write a card, a number, or both: 7D 15.')
+    : unknown(text);
 
 /**
  * Reads what was typed into the ask line and answers it against the pack.
@@ -273,9 +316,21 @@ export const ask = (text: string, asked: Asked): Reply => {
   const typed = text.trim().toLowerCase().replace(/\s+/g, ' ');
   if (typed === '') return NOTHING_YET;
   const called = pageCalled(typed);
-  if (called) return called;
-  const reply = read(joinCards(typed).toLowerCase().split(' '), asked);
-  const ways = typed.includes(' ') ? pagesFor(typed) : [];
-  if (ways.length === 0) return reply;
-  return { ...(reply.problem ? {} : reply), completions: [...reply.completions, ...ways] };
+  if (called) return withMeaning(called, typed, asked);
+  const words = inShort(typed).split(' ');
+  const pages = typed.includes(' ') ? pagesFor(typed) : [];
+  const asTyped = read(asked, words);
+  if (isAnswer(asTyped))
+    return withMeaning({ ...asTyped, completions: [...asTyped.completions, ...pages] }, typed, asked);
+  const told = meaning(askedMeaning(typed) ?? typed, asked);
+  if (told) return told;
+  if (pages.length > 0) return { completions: pages };
+  const bare = withoutAround(words);
+  const inside =
+    bare.length > 0 && bare.length < words.length
+      ? (pageCalled(bare.join(' ')) ?? read(asked, bare))
+      : undefined;
+  // What is begun only counts as an answer where one word is left: what more there is may be what is wrong.
+  if (isAnswer(inside) && (inside.intent || bare.length === 1)) return inside;
+  return asTyped ?? inside ?? notKnown(typed, words);
 };

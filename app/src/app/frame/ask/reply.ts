@@ -14,7 +14,9 @@ export type Intent =
   | { readonly do: 'move'; readonly move: Move }
   | { readonly do: 'tell'; readonly fact: Fact }
   | { readonly do: 'riffled'; readonly riffles: number }
-  | { readonly do: 'undo' | 'redo' | 'help' | 'swap' }
+  | { readonly do: 'undo' | 'redo' | 'swap' }
+  /** @param find a word whose meaning is wanted. */
+  | { readonly do: 'help'; readonly find?: string }
   | { readonly do: 'go'; readonly room: Room }
   | { readonly do: 'open'; readonly room: Place; readonly way: Page; readonly values?: Values };
 
@@ -40,6 +42,9 @@ export interface Reply {
   readonly completions: readonly Completion[];
 }
 
+/** The words of the craft, as they are looked up. */
+export type Glossary = typeof import('../help/glossary');
+
 /** The pack that is asked about. */
 export interface Asked {
   readonly home: Order;
@@ -48,4 +53,6 @@ export interface Asked {
   readonly tolerance: Tolerance;
   /** The name of the second pack, where there is one. */
   readonly beside?: string;
+  /** Undefined until it has come. */
+  readonly glossary?: Glossary;
 }

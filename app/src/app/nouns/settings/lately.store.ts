@@ -6,6 +6,12 @@ import { Rows } from '../../storage/rows';
 
 const PLACE = onlyPlace(LATELY);
 
+/** The only room that greeted before it was noted which one did. */
+const GREETED_FIRST = 'reckon';
+
+const greetedIn = ({ greeted = [], greeting }: LatelyRow): readonly string[] =>
+  greeting === 'used' ? [...greeted, GREETED_FIRST] : greeted;
+
 /** What was used lately. None of it is undone, and none of it is in a backup. */
 @Injectable({ providedIn: 'root' })
 export class LatelyStore {
@@ -15,7 +21,6 @@ export class LatelyStore {
 
   /** Addresses of ways into Reckon, the last used first. */
   readonly ways = computed(() => this.row().ways);
-  readonly greeting = computed(() => this.row().greeting);
 
   /** Whether it is known by now what is stored. */
   readonly isRead = computed(() => this.rows.isRead(PLACE));
@@ -26,8 +31,15 @@ export class LatelyStore {
     this.change((row) => ({ ...row, ways: [path, ...row.ways.filter((each) => each !== path)] }));
   }
 
-  greet(greeting: LatelyRow['greeting']): void {
-    if (this.greeting() !== greeting) this.change((row) => ({ ...row, greeting }));
+  /** Whether the greeting of a room, by its address, was used or closed. */
+  isGreeted(room: string): boolean {
+    return greetedIn(this.row()).includes(room);
+  }
+
+  /** Notes that a room's greeting was used or closed. */
+  greet(room: string): void {
+    if (this.isGreeted(room)) return;
+    this.change((row) => ({ ...row, greeted: [...(row.greeted ?? []), room] }));
   }
 
   private change(make: (row: LatelyRow) => LatelyRow): void {

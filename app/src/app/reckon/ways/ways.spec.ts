@@ -137,8 +137,8 @@ describe('the list', () => {
     const lately = TestBed.inject(LatelyStore);
     for (const path of ['gap', '', 'two-cuts', 'gap']) lately.use(path);
     await until(() => lately.ways().join() === 'gap,two-cuts,');
-    lately.greet('used');
-    await until(() => lately.greeting() === 'used');
+    lately.greet('reckon');
+    await until(() => lately.isGreeted('reckon'));
     expect(TestBed.inject(PackStore).offset()).toBe(0);
   });
 });

@@ -59,8 +59,8 @@ export class EntryField {
   readonly value = input<number>();
   readonly show = input.required<(value: number) => string>();
   readonly read = input.required<(text: string) => Reading>();
-  /** How many characters may be typed. */
-  readonly longest = input(4);
+  /** How many characters may be typed: a card may be written in words. */
+  readonly longest = input(24);
   /** The suit whose colour the text takes. */
   readonly suit = input<number>();
   /** Whether the pad on the screen fills this field now. */

@@ -1,5 +1,6 @@
 import {
   formatCard,
+  isCardBegun,
   Order,
   parseCard,
   parseRank,
@@ -21,7 +22,7 @@ export const cardReader =
   (text: string): Reading => {
     const card = parseCard(text);
     if (card === undefined)
-      return text.length < 2 || parseRank(text) !== undefined
+      return text.length < 2 || parseRank(text) !== undefined || isCardBegun(text)
         ? {}
         : { problem: `“${text}” is not a card. ${whyNotCard(text)}` };
     return placeOf(pack, card) === undefined
