@@ -1,4 +1,4 @@
-import { Page } from '@playwright/test';
+import { Locator, Page } from '@playwright/test';
 import { expect, test } from './enumeron';
 import { quiet } from './settled';
 
@@ -66,6 +66,55 @@ test('the same by typing what the line shows: the answer is there before Enter',
   await page.keyboard.press('Enter');
   await expect(enumeron.answer()).toContainText('Move 2 cards from top to bottom');
   expect(newcomer.keys + 2).toBeLessThanOrEqual(15);
+});
+
+/** What a newcomer gets in each room by one more press than opens it, and where it is seen. */
+const FIRST_VALUES: readonly (readonly [room: string, press: string, sees: (page: Page) => Locator])[] = [
+  ['Arrange', 'What my order can do', (page) => page.getByText(/\d+ of 100/).first()],
+  ['Learn', 'Practise', (page) => page.locator('.prompt').first()],
+  ['Weave', 'Top card to 12', (page) => page.locator('.answer .words')],
+  ['Rehearse', 'A routine, proved', (page) => page.getByText('759 of 1,275').first()],
+];
+
+for (const [room, press, sees] of FIRST_VALUES)
+  for (const [width, height] of [
+    [1280, 800],
+    [390, 844],
+  ])
+    test(`${room}: two presses lead a newcomer to a first value, ${width} wide`, async ({ page }) => {
+      await page.setViewportSize({ width, height });
+      await page.goto('/');
+      const newcomer = counting(page);
+      await newcomer.tap(new RegExp(`^\\d?${room}$`));
+      await newcomer.tap(press);
+      await expect(sees(page)).toBeVisible();
+      expect(newcomer.taps).toBe(2);
+      // It greets once; another room has a greeting of its own.
+      await page.goto(`/${room.toLowerCase()}`);
+      await quiet(page);
+      await expect(page.getByRole('button', { name: press })).toHaveCount(0);
+    });
+
+test('help: the room, three things to try, the words and the keys', async ({ enumeron, page }) => {
+  await enumeron.open('/weave');
+  await page.keyboard.press('?');
+  const sheet = page.getByRole('dialog', { name: 'Weave' });
+  await expect(sheet.getByRole('listitem')).toHaveCount(3);
+  await sheet.getByRole('radio', { name: 'Words' }).click();
+  const words = page.getByRole('dialog', { name: 'Words' });
+  await words.getByRole('searchbox', { name: 'Find a word' }).fill('gap');
+  await expect(words.getByText('Place less number')).toBeVisible();
+  await words.getByRole('searchbox').fill('gaap');
+  await expect(words.getByText('No word here is like “gaap”. Nearest:')).toBeVisible();
+  await words.getByRole('button', { name: 'A card at a number' }).first().click();
+  await expect(page).toHaveURL(/reckon/);
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  // A word typed into the ask line is told, and Enter opens it among the words.
+  await page.keyboard.press('/');
+  await page.keyboard.type('what is a seam');
+  await expect(page.getByRole('option').first()).toContainText('Where the home order begins');
+  await page.keyboard.press('Enter');
+  await expect(words.getByRole('searchbox')).toHaveValue('seam');
 });
 
 test.describe('on a phone', () => {

@@ -36,14 +36,14 @@ test('keys open the rooms and the help; they can be switched off', async ({ enum
   await page.keyboard.press('1');
   await expect(page.getByRole('link', { name: 'Arrange' })).toHaveAttribute('aria-current', 'page');
   await expect(page.getByRole('main')).toBeFocused();
-  const first = page.getByRole('main').getByRole('link', { name: 'New order' });
+  const first = page.getByRole('main').getByRole('button', { name: 'What my order can do' });
   await expect(first).toBeVisible();
   await page.keyboard.press('Tab');
   await expect(first).toBeFocused();
   await page.keyboard.press('3');
   await expect(page.getByRole('heading', { name: 'Wanted' })).toBeVisible();
   await page.keyboard.press('?');
-  await expect(page.getByRole('dialog')).toContainText('What you can type and press');
+  await expect(page.getByRole('dialog')).toContainText('Three things to try');
   await page.keyboard.press('1');
   await expect(page).toHaveURL(/reckon/);
   await page.keyboard.press('Escape');

@@ -89,3 +89,16 @@ test('who was greeted before rooms were told apart is not greeted again', async 
   await until(() => TestBed.inject(LatelyStore).isGreeted('weave'));
   expect(TestBed.inject(LatelyStore).isGreeted(FIRST_ROOM.path)).toBe(true);
 });
+
+test('a room that was left before its greeting came greets nobody in the next', async () => {
+  const [left, opened] = ROOMS.filter((room) => room !== FIRST_ROOM);
+  const late = await left.help();
+  let come: (() => void) | undefined;
+  await greet({ ...left, help: () => new Promise((resolve) => (come = () => resolve(late))) });
+  line.fixture.componentRef.setInput('room', opened);
+  await says();
+  come?.();
+  await Promise.resolve();
+  await line.fixture.whenStable();
+  expect(line.text()).toContain((await opened.help()).is);
+});

@@ -73,7 +73,10 @@ export class Welcome {
       if (this.isWanted())
         room
           .help()
-          .then((help) => this.help.set({ room, help }))
+          .then((help) => {
+            // Another room may have been opened meanwhile.
+            if (this.room() === room) this.help.set({ room, help });
+          })
           .catch((error: unknown) => console.warn(error));
     });
     effect(() => {

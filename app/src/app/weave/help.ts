@@ -24,7 +24,7 @@ export const WEAVE_HELP: RoomHelp = {
       go: (injector) => {
         const pack = injector.get(PackStore);
         const followed = [{ card: pack.now()[0], to: Math.min(12, pack.size()) }];
-        return tryOut(injector, 'bring the top card to 12', { row: [], followed });
+        return tryOut(injector, 'bring the top card to 12', { row: [], followed, cuts: 'none' });
       },
     },
     {

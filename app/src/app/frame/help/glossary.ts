@@ -22,7 +22,7 @@ const tableUnder = (heading: string, text: string): readonly (readonly string[])
       line
         .slice(1, -1)
         .split('|')
-        .map((cell) => cell.replace(/[_`]/g, '').trim()),
+        .map((cell) => cell.replace(/[_`]/g, '').replace(/'/g, '’').trim()),
     );
 };
 

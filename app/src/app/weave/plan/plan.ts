@@ -18,8 +18,8 @@ import { Choice } from '../../ui/choice';
 const CUT_WORDS: Readonly<Record<CutPrice, string>> = {
   none: 'not allowed',
   0: 'free',
-  1: 'as 1 move',
-  2: 'as 2',
+  1: '1 move',
+  2: '2',
 };
 
 /** So many rows are listed. */
