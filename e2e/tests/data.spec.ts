@@ -1,5 +1,6 @@
 import { readFile } from 'node:fs/promises';
-import { expect, more, test } from './enumeron';
+import { expect, goTo, more, test } from './enumeron';
+import { quiet } from './settled';
 
 test('back up, wipe, restore', async ({ enumeron, page }) => {
   await enumeron.open();
@@ -60,8 +61,26 @@ test('deleted samples come back on demand', async ({ enumeron, page }) => {
   await page.reload();
   await expect(page.getByRole('link', { name: /Tidemark/ })).toBeVisible();
   await expect(page.getByRole('link', { name: /Twin harbours/ })).toHaveCount(0);
+  const SAMPLES = [
+    ['/learn', 'Remove the sample'],
+    ['/weave', 'Remove the sample'],
+    ['/rehearse', 'Remove the sample'],
+  ] as const;
+  for (const [path, button] of SAMPLES) {
+    await page.goto(path);
+    await page.getByRole('button', { name: button }).first().click();
+    await expect(page.getByRole('button', { name: button })).toHaveCount(0);
+    await page.reload();
+    await quiet(page);
+    await expect(page.getByRole('button', { name: button })).toHaveCount(0);
+  }
   await page.goto('/settings');
-  await page.getByRole('button', { name: 'Restore the sample orders' }).click();
+  await page.getByRole('button', { name: 'Restore all samples' }).click();
+  await expect(page.getByText('The sample orders are back')).toBeVisible();
   await page.getByRole('link', { name: 'Arrange' }).click();
   await expect(page.getByRole('link', { name: /Twin harbours/ })).toBeVisible();
+  for (const [path, button] of SAMPLES) {
+    await goTo(page, path);
+    await expect(page.getByRole('button', { name: button }).first()).toBeVisible();
+  }
 });

@@ -151,6 +151,19 @@ export const VIEWS: readonly View[] = [
     fill: (page) => page.locator('.ways button').first().click(),
   },
   {
+    name: 'rehearse, orders and procedures',
+    path: '/rehearse/orders',
+    fill: async (page) => {
+      await page.getByRole('button', { name: 'Stop' }).click();
+      await page.getByRole('table').waitFor();
+    },
+  },
+  {
+    name: 'rehearse, orders of a procedure',
+    path: '/rehearse/sample-two-cuts-and-a-packet-of-numbers/orders',
+    fill: (page) => page.getByText('759 of 1,275').waitFor(),
+  },
+  {
     name: 'rehearse, script',
     path: '/rehearse/sample-two-cuts-and-a-packet-of-numbers/script',
     fill: (page) => page.getByText('759 of 1,275').waitFor(),

@@ -292,12 +292,16 @@ export const ROWS: Readonly<Record<string, fc.Arbitrary<unknown>>> = {
     found: fc.dictionary(
       // A name that every copy of a row loses.
       anyId.filter((id) => id !== '__proto__'),
-      fc.record({
-        stamp: fc.stringMatching(/^[a-z0-9-]{1,30}$/),
-        says: fc.string({ minLength: 1, maxLength: 80 }),
-        picture: fc.stringMatching(/^(\d\d){0,40}$/),
-        group: fc.constantFrom('always', 'outs', 'fails', 'chance', 'unfinished'),
-      }),
+      fc.record(
+        {
+          stamp: fc.stringMatching(/^[a-z0-9-]{1,30}$/),
+          says: fc.string({ minLength: 1, maxLength: 80 }),
+          picture: fc.stringMatching(/^(\d\d){0,40}$/),
+          group: fc.constantFrom('always', 'outs', 'fails', 'chance', 'unfinished'),
+          share: fc.double({ min: 0, max: 1, noNaN: true }).filter((share) => !Object.is(share, -0)),
+        },
+        { requiredKeys: ['stamp', 'says', 'picture', 'group'] },
+      ),
       { maxKeys: 5 },
     ),
   }),

@@ -80,6 +80,13 @@ function* prove(procedure: Procedure): Job<undefined, Verdict> {
   return { kind: 'proved', counts, complete, picture, ...(chances && { chances }) };
 }
 
+/** A verdict, how it is said, and `shareOf` it where that is known. */
+export interface Found {
+  readonly verdict: Verdict;
+  readonly says: string;
+  readonly share?: number;
+}
+
 export interface VerdictArgs {
   readonly procedure: Procedure;
 }
@@ -97,16 +104,25 @@ function* find(written: Procedure): Job<undefined, Verdict> {
   return { kind: 'tried', worlds: tried.worlds, held: tried.held.share };
 }
 
-/** What is known of a procedure and how it is said, as a job: proved, or tried where chance enters. */
-export const VERDICT: JobRule<VerdictArgs, undefined, { readonly verdict: Verdict; readonly says: string }> =
-  {
-    *start({ procedure }) {
-      const verdict = yield* find(procedure);
-      return { verdict, says: sayVerdict(verdict) };
-    },
-  };
+/** What is known of a procedure, as a job: proved, or tried where chance enters. */
+export const VERDICT: JobRule<VerdictArgs, undefined, Found> = {
+  *start({ procedure }) {
+    const verdict = yield* find(procedure);
+    const share = shareOf(verdict);
+    return { verdict, says: sayVerdict(verdict), ...(share !== undefined && { share }) };
+  },
+};
 
 export const verdictOf = (procedure: Procedure): Verdict => finish(VERDICT.start({ procedure })).verdict;
+
+/** The share of the cases in which it works, outs apart, 0 to 1; of those tried where chance enters. Undefined if not known. */
+export const shareOf = (verdict: Verdict): number | undefined => {
+  if (verdict.kind === 'tried') return verdict.worlds === 0 ? undefined : verdict.held;
+  if (verdict.kind !== 'proved' || !verdict.complete) return undefined;
+  const { held, outs, failed } = verdict.counts;
+  const all = held + outs + failed;
+  return all === 0 ? undefined : held / all;
+};
 
 /** `Works 85 times in 100; 730 of 1,275 cases` */
 export const sayWorks = (held: number, all: number, chances: Chances): string =>

@@ -18,7 +18,7 @@ import { RailPreview } from '../nouns/pack/rail-preview';
 import { RUN_JOB, RunJob } from '../platform/workers/jobs';
 import { DeskPage } from './desk/desk-page';
 import { ProcedureList } from './list/procedure-list';
-import { VerdictsStore } from '../nouns/procedures/verdicts.store';
+import { stampOf, VerdictsStore } from '../nouns/procedures/verdicts.store';
 import { ProceduresStore } from '../nouns/procedures/procedures.store';
 import { RehearseRoom } from './rehearse-room';
 import { ScriptPage } from './script/script-page';
@@ -235,7 +235,9 @@ test('the list tells what was found of each, keeps it, and is searched', async (
   await until(() => list.text().includes('Works 88 times in 100; 759 of 1,275 cases'));
   await until(() => list.text().includes('Works 99.6 times in 100') && list.text().includes('No step yet'));
   const kept = TestBed.inject(VerdictsStore);
-  await until(() => store.all()?.every(({ id, procedure }) => kept.of(id, procedure) !== undefined) ?? false);
+  await until(
+    () => store.all()?.every(({ id, procedure }) => kept.of(id, stampOf(procedure)) !== undefined) ?? false,
+  );
   const names = (): readonly string[] => list.all('.procedures strong').map(({ textContent }) => textContent);
   await list.click('fail');
   expect(names()).toEqual(['Dealt back and dealt again, from none']);
@@ -246,7 +248,7 @@ test('the list tells what was found of each, keeps it, and is searched', async (
   expect(list.text()).toContain('None of your 3 procedures is such a one.');
   // What is changed is found anew.
   const [row] = store.all() ?? [];
-  expect(kept.of(row.id, { ...row.procedure, name: 'Another' })).toBeUndefined();
+  expect(kept.of(row.id, stampOf({ ...row.procedure, name: 'Another' }))).toBeUndefined();
 });
 
 test.each([

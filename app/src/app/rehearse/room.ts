@@ -3,6 +3,9 @@ import { Room } from '../room';
 
 const oddsPage = (): Promise<Type<unknown>> => import('./odds/odds-page').then((module) => module.OddsPage);
 
+const ordersPage = (): Promise<Type<unknown>> =>
+  import('./orders/orders-page').then((module) => module.OrdersPage);
+
 export const REHEARSE: Room = {
   key: '5',
   name: 'Rehearse',
@@ -35,9 +38,15 @@ export const REHEARSE: Room = {
       load: () => import('./gather/gather-page').then((module) => module.GatherPage),
     },
     {
+      ...{ path: 'orders', name: 'Orders and procedures', tab: 'My orders', words: 'which orders' },
+      also: ['my orders', 'which of my orders', 'orders and procedures'],
+      load: ordersPage,
+    },
+    {
       ...{ path: 'shared' },
       load: () => import('./shared-procedure').then((module) => module.SharedProcedure),
     },
+    { path: ':id/orders', load: ordersPage },
     { path: ':id/script', load: () => import('./script/script-page').then((module) => module.ScriptPage) },
     { path: ':id', load: () => import('./desk/desk-page').then((module) => module.DeskPage) },
   ],

@@ -11,6 +11,7 @@ import { Icons } from '../ui/icons';
 import { BackupsStore, SnapshotNote } from '../nouns/backups/backups.store';
 import { SnapshotReason } from '../nouns/backups/snapshots.kind';
 import { OrdersStore } from '../nouns/orders/orders.store';
+import { SampleRoom } from '../storage/sample-room';
 import { Undoing } from '../storage/undoing';
 import { download } from '../platform/download';
 import { Notices } from '../platform/notices';
@@ -36,7 +37,7 @@ const roomInBrowser = async (): Promise<string> => {
     : `${used}The browser may clear it when it runs short of room: save backups.`;
 };
 
-/** Backups out and in, the snapshots inside the browser, and the sample orders. */
+/** Backups out and in, the snapshots inside the browser, and the samples. */
 @Component({
   selector: 'en-data-section',
   imports: [CountPipe, DatePipe, MatButton, MatIcon, RestorePreview],
@@ -52,6 +53,7 @@ export class DataSection {
   private readonly backup = inject(BackupService);
   protected readonly backups = inject(BackupsStore);
   private readonly orders = inject(OrdersStore);
+  private readonly samples = inject(SampleRoom);
   private readonly undoing = inject(Undoing);
   private readonly notices = inject(Notices);
 
@@ -76,7 +78,9 @@ export class DataSection {
 
   protected readonly restoreSamples = once('restore the samples', async () => {
     await this.orders.restoreSamples();
-    void this.notices.offerUndo('The sample orders are laid out again.', () => this.undoing.undo('table'));
+    await this.samples.again();
+    const says = 'The sample orders are back. The other samples come back when you open their rooms.';
+    void this.notices.offerUndo(says, () => this.undoing.undo('table'));
   });
 
   protected async choose(input: HTMLInputElement): Promise<void> {

@@ -3,7 +3,7 @@ import { Clock } from '../platform/clock';
 import { Database } from './database';
 import { Kind } from './kind';
 import { roomsSeeded, SEEDED } from './kinds/seeded';
-import { Samples } from './samples';
+import { ROOM_SAMPLES, Samples } from './samples';
 import { Storage } from './storage';
 
 /** The sample of a room that has one of its own: laid out when the room is opened first, and taken away with one press. */
@@ -11,6 +11,8 @@ import { Storage } from './storage';
 export class SampleRoom {
   private readonly storage = inject(Storage);
   private readonly clock = inject(Clock);
+  /** Rooms whose samples are laid out before any is opened, among them. */
+  private readonly rooms = inject(ROOM_SAMPLES);
 
   /**
    * Lays the sample out, unless that was done before.
@@ -37,6 +39,15 @@ export class SampleRoom {
         .put({ id: 'seeded', at: seeded?.at ?? this.clock.now(), rooms: [...rooms, room] });
       for (const { kind, rows } of await choose(db, samples)) await putNew(db, kind, rows);
     });
+  }
+
+  /** Has the samples of the rooms laid out again, each when its room is opened next, beside what is there. */
+  async again(): Promise<void> {
+    const rows = (await this.storage.db()).rows(SEEDED);
+    const seeded = await rows.get(SEEDED.single.key);
+    const atTheStart = this.rooms.filter(({ samples }) => samples).map(({ path }) => path);
+    if (seeded)
+      await rows.put({ ...seeded, rooms: roomsSeeded(seeded).filter((room) => atTheStart.includes(room)) });
   }
 
   /** Takes every row away that is marked as sample. Call it in a transaction, or by itself. */

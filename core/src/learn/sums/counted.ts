@@ -212,6 +212,7 @@ export const MISSING_CARD: SumKind = {
 
 export const TOP_TO_PLACE: SumKind = {
   name: 'weaves to a place',
+  belongsTo: 'weave',
   asks: 'Which weaves bring the top card there?',
   answer: 'weaves',
   ranges: (pack) => (pack.home.length < 3 ? undefined : [[2, pack.home.length]]),

@@ -41,6 +41,8 @@ export interface SumKind {
   readonly answer: AnswerKind;
   /** The address of Reckon's way that it practises; empty for a card at its number, undefined where there is none. */
   readonly way?: string;
+  /** What it belongs to where it practises none of those ways: a row of weaves, the rule of an order. */
+  readonly belongsTo?: 'weave' | 'rule';
   /** What its inputs may be; undefined where it cannot be asked of the pack. */
   ranges(pack: SumPack): readonly Range[] | undefined;
   /** The sum with these inputs; undefined where they make none. */

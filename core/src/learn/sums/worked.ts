@@ -10,6 +10,7 @@ const workedOut = (pack: SumPack): readonly Range[] | undefined =>
 
 export const STACK_NUMBER: SumKind = {
   name: 'stack number',
+  belongsTo: 'rule',
   asks: 'What is its stack number?',
   answer: 'number',
   ranges: workedOut,
@@ -21,6 +22,7 @@ export const STACK_NUMBER: SumKind = {
 
 export const CARD_OF_NUMBER: SumKind = {
   name: 'card of a stack number',
+  belongsTo: 'rule',
   asks: 'Which card has this stack number?',
   answer: 'card',
   ranges: workedOut,

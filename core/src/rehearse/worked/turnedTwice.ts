@@ -16,6 +16,7 @@ const turnedTwice = (name: string, asked: readonly Step[], note: string): Proced
   reset: 'Turn the cards laid aside face down and put them under the pack: the card is on top again.',
   note,
   packets: { pack: LEARNT },
+  orders: { home: LEARNT },
   steps: [
     ...cutAndTurn('first cut', 51),
     ...cutAndTurn('second cut', 51),
@@ -31,7 +32,7 @@ const turnedTwice = (name: string, asked: readonly Step[], note: string): Proced
     },
     {
       do: 'claim',
-      that: { equal: [{ 'top of': 'pack' }, { card: LEARNT[0] }] },
+      that: { equal: [{ 'top of': 'pack' }, { 'card with stack number': 1, in: 'home' }] },
       words: 'The first card that lies face down was the top card.',
     },
   ],

@@ -22,7 +22,7 @@ import { once } from '../../platform/once';
       display: flex;
       flex-wrap: wrap;
       gap: 10px;
-      margin-top: 18px;
+      margin: 0 0 10px;
     }
     @media (max-width: 43.749em) {
       :host > * {
@@ -48,6 +48,12 @@ export class OrderActions {
     await this.pack.use(this.order());
     this.offerUndo(`The pack is in ${this.order().name} now.`);
   }
+
+  /** Learn asks for the order in hand: it is used first. */
+  protected readonly learn = once('learn an order', async () => {
+    if (!this.inUse()) await this.use();
+    await this.router.navigate(['/learn']);
+  });
 
   protected async keepBeside(): Promise<void> {
     await this.pack.keepBeside(this.order());

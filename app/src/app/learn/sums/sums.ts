@@ -1,11 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { Router } from '@angular/router';
+import { Router, RouterLink } from '@angular/router';
 import { LEVELS, SumKind, TARGET } from '@enumeron/core/learn';
 import { startByEnter } from '../start-by-enter';
 import { LearnStore } from '../../nouns/learning/learn.store';
 import { KindStanding, SumsStore } from '../../nouns/learning/sums.store';
 import { Choice } from '../../ui/choice';
+import { WhereUsed, whereUsed } from './where-used';
 
 /** What a level is called: how many things make a sum hard. */
 const LEVEL_WORDS = ['plain', 'one thing', 'two things', 'three things'] as const;
@@ -13,7 +14,7 @@ const LEVEL_WORDS = ['plain', 'one thing', 'two things', 'three things'] as cons
 /** Which sums are practised, how fluent each kind is, and the start. */
 @Component({
   selector: 'en-sums',
-  imports: [Choice, MatButton],
+  imports: [Choice, MatButton, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './sums.html',
   styleUrl: './sums.scss',
@@ -63,6 +64,10 @@ export class Sums {
   protected set(part: { kinds?: readonly string[]; wanted?: number }): void {
     const kinds = this.sums.chosen().map(({ name }) => name);
     this.store.set({ sums: { kinds, wanted: this.sums.wanted(), ...part } });
+  }
+
+  protected used(kind: SumKind): WhereUsed | undefined {
+    return whereUsed(kind, this.store.orderId());
   }
 
   protected percent(standing: KindStanding, level: number): string {

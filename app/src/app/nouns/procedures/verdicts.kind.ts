@@ -8,12 +8,14 @@ export interface KeptVerdict {
   /** How its cases end, in two digits for each part of them. */
   readonly picture: string;
   readonly group: (typeof VERDICT_GROUPS)[number];
+  /** The share of the cases in which it works, outs apart; where that is known. */
+  readonly share?: number;
 }
 
 /** Whether it always works, has outs, fails, is left to chance, or cannot be judged yet. */
 export const VERDICT_GROUPS = ['always', 'outs', 'fails', 'chance', 'unfinished'] as const;
 
-/** What was found of procedures, by their ids; it can always be found anew. */
+/** What was found of procedures, by their ids, and of procedures done with orders; it can always be found anew. */
 export interface VerdictsRow {
   readonly id: 'verdicts';
   readonly found: Readonly<Record<string, KeptVerdict>>;
@@ -42,6 +44,7 @@ export const VERDICTS = single<VerdictsRow>({
             says: joi.string().max(SAYS).required(),
             picture: joi.string().max(PICTURE).allow('').required(),
             group: joi.valid(...VERDICT_GROUPS).required(),
+            share: joi.number().min(0).max(1),
           }),
         )
         .max(MOST_VERDICTS)

@@ -1,9 +1,11 @@
 import { computed, inject, Injectable } from '@angular/core';
 import type { Procedure } from '@enumeron/core/file/procedure/procedure';
-import type { Verdict } from '@enumeron/core/file/rehearse/verdict';
+import { Order } from '@enumeron/core/deck';
+import type { Found, Verdict } from '@enumeron/core/file/rehearse/verdict';
 import { Journal } from '../../storage/journal';
 import { onlyPlace } from '../../storage/kind';
 import { Rows } from '../../storage/rows';
+import { ProcedureRow } from './procedures.kind';
 import { KeptVerdict, MOST_VERDICTS, VERDICTS } from './verdicts.kind';
 
 const PLACE = onlyPlace(VERDICTS);
@@ -33,6 +35,26 @@ export const stampOf = (procedure: Procedure): string => {
   return stamp;
 };
 
+/** The key and the stamp of a procedure that is done with an order: the stamp is another when either changes. */
+export const keyWith = (
+  { id, procedure }: ProcedureRow,
+  order: { readonly id: string; readonly cards: Order },
+): { readonly key: string; readonly stamp: string } => {
+  const both = `${id} ${order.id}`;
+  const cards = hashOf(order.cards.join(), OFFSET);
+  return {
+    key: `with-${hashOf(both, OFFSET).toString(36)}-${hashOf(both, PRIME).toString(36)}`,
+    stamp: `${stampOf(procedure)}-${cards.toString(36)}`,
+  };
+};
+
+/** What is kept of what was found. */
+export const keptOf = ({ verdict, says, share }: Found, stamp: string): KeptVerdict => ({
+  ...{ stamp, says, group: groupOf(verdict) },
+  picture: verdict.kind === 'proved' ? verdict.picture : '',
+  ...(share !== undefined && { share }),
+});
+
 /** In which group of a list a procedure stands. */
 export const groupOf = (verdict: Verdict): KeptVerdict['group'] => {
   if (verdict.kind === 'tried') return 'chance';
@@ -51,16 +73,16 @@ export class VerdictsStore {
 
   readonly isRead = computed(() => this.rows.isRead(PLACE));
 
-  /** What was found of a procedure as it is; undefined where that is not known. */
-  of(id: string, procedure: Procedure): KeptVerdict | undefined {
+  /** What was found under a key, if that was of what has this stamp. */
+  of(key: string, stamp: string): KeptVerdict | undefined {
     const { found } = this.row();
-    return Object.hasOwn(found, id) && found[id].stamp === stampOf(procedure) ? found[id] : undefined;
+    return Object.hasOwn(found, key) && found[key].stamp === stamp ? found[key] : undefined;
   }
 
-  keep(id: string, verdict: KeptVerdict): void {
+  keep(key: string, verdict: KeptVerdict): void {
     void this.journal.commit('note what was found', [PLACE], ([row]) => {
-      const others = Object.entries(row.found).filter(([each]) => each !== id);
-      return [{ ...row, found: Object.fromEntries([...others.slice(1 - MOST_VERDICTS), [id, verdict]]) }];
+      const others = Object.entries(row.found).filter(([each]) => each !== key);
+      return [{ ...row, found: Object.fromEntries([...others.slice(1 - MOST_VERDICTS), [key, verdict]]) }];
     });
   }
 }

@@ -24,7 +24,7 @@ import { Scripts } from '../../platform/scripts';
 import { Undoing } from '../../storage/undoing';
 import { ProceduresStore } from '../../nouns/procedures/procedures.store';
 import { VERDICT_GROUPS } from '../../nouns/procedures/verdicts.kind';
-import { groupOf, stampOf, VerdictsStore } from '../../nouns/procedures/verdicts.store';
+import { keptOf, stampOf, VerdictsStore } from '../../nouns/procedures/verdicts.store';
 import { jobView } from '../../platform/workers/job-view';
 import { Choice } from '../../ui/choice';
 import { CasePicture } from './case-picture';
@@ -71,7 +71,7 @@ export class ProcedureList {
       const { name, needs = '', note = '' } = row.procedure;
       return {
         ...{ row, id: row.id, name: name || 'Without a name', needs, note },
-        verdict: this.verdicts.of(row.id, row.procedure),
+        verdict: this.verdicts.of(row.id, stampOf(row.procedure)),
         found: `${name} ${needs} ${note}`.toLowerCase(),
       };
     }),
@@ -105,11 +105,7 @@ export class ProcedureList {
       const [view, row] = [this.finding(), untracked(this.next)];
       if (!view || !row) return;
       if (view.kind !== 'ended') return;
-      const { verdict, says } = view.result;
-      const picture = verdict.kind === 'proved' ? verdict.picture : '';
-      this.verdicts.keep(row.id, {
-        ...{ stamp: stampOf(row.procedure), says, picture, group: groupOf(verdict) },
-      });
+      this.verdicts.keep(row.id, keptOf(view.result, stampOf(row.procedure)));
     });
   }
 

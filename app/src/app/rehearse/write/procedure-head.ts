@@ -62,6 +62,7 @@ import { SetUp } from './set-up';
         <button type="button" class="link" (click)="send()">Send to Reckon</button>
       }
       <button type="button" class="link" (click)="duplicate()">Duplicate</button>
+      <a class="link" [routerLink]="['/rehearse', desk.id(), 'orders']">Which of my orders?</a>
       <a class="link" [routerLink]="['/rehearse', desk.id(), 'script']">Script to print</a>
       <button type="button" class="link" (click)="save()">Save as a file</button>
     </div>
