@@ -93,7 +93,7 @@ test.describe('a practice on a phone', () => {
 
 test('arrange', async ({ enumeron, page }) => {
   await enumeron.open('/arrange/sample-tidemark');
-  await page.getByText('no two neighbours of like rank').waitFor();
+  await page.getByText('no two cards of the same rank side by side').waitFor();
   await shoot(enumeron, 'arrange');
 });
 

@@ -11,7 +11,7 @@ test('facts by keyboard alone: told in the ask line, settled by one glimpse, app
   await enumeron.ask('lift 9S');
   const answer = page.locator('.answer');
   await expect(answer).toContainText('Glimpse the face: that settles it');
-  await expect(page.getByRole('list', { name: 'Told so far' }).getByRole('listitem')).toHaveCount(2);
+  await expect(page.getByRole('list', { name: 'Noted so far' }).getByRole('listitem')).toHaveCount(2);
   await page.reload();
   await expect(answer).toContainText('Glimpse the face');
   await page.getByLabel('I saw').selectOption('face');
@@ -22,7 +22,7 @@ test('facts by keyboard alone: told in the ask line, settled by one glimpse, app
   await expect(enumeron.status()).toContainText('cut at 3');
   await page.keyboard.press('u');
   await expect(enumeron.status()).toContainText('in order');
-  await expect(page.getByRole('list', { name: 'Told so far' }).getByRole('listitem')).toHaveCount(3);
+  await expect(page.getByRole('list', { name: 'Noted so far' }).getByRole('listitem')).toHaveCount(3);
 });
 
 test('what cannot both be true is shown as such, in the order told, with nothing more from the server', async ({

@@ -296,7 +296,7 @@ test('a step is dragged by its number, moved by its keys, and a failing case act
 }) => {
   const { page } = enumeron;
   await enumeron.open('/rehearse');
-  await page.getByText('Dealt back and dealt again, from none').click();
+  await page.getByText('Dealt twice, when they name 0').click();
   await expect(answer(page)).toHaveText('Works 99.6 times in 100; 18 of 19 cases');
   await expect(page.getByText('1 case fails, always when number is 0.')).toBeVisible();
   await page.getByRole('button', { name: 'Act it out' }).click();

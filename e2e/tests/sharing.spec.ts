@@ -170,7 +170,7 @@ for (const [path, name, steps] of [
     expect(address).toContain('/shared#z1.');
     const other = await elsewhere(browser, address);
     await expect(other.getByRole('heading', { name })).toBeVisible();
-    await expect(other.getByText('It is not kept here until you say so')).toBeVisible();
+    await expect(other.getByText('It isn’t saved here until you say so')).toBeVisible();
     expect(await other.title()).toContain(name);
     await other.getByRole('button', { name: 'Keep it' }).click();
     await expect(other).not.toHaveURL(/shared/);

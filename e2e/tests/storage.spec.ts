@@ -216,7 +216,7 @@ test.describe('two tabs', () => {
     }
     for (let round = 0; round < 5; round++) {
       await Promise.all([act(tabs[0], 'somewhere'), act(tabs[1], 'lift 9S')]);
-      await expect(tabs[0].getByRole('list', { name: 'Told so far' }).getByRole('listitem')).toHaveCount(
+      await expect(tabs[0].getByRole('list', { name: 'Noted so far' }).getByRole('listitem')).toHaveCount(
         round * 2 + 2,
       );
     }

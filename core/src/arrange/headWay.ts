@@ -31,7 +31,7 @@ const summed = (size: number, card: Card, first: SumLine, amounts: readonly SumL
     first,
     ...amounts,
     ...(rounds === 0 ? [] : [add(rounds, rounds < 0 ? 'once round' : 'once round, back')]),
-    result(place, `${showCard(card)} in the stack`),
+    result(place, `${showCard(card)}’s stack number`),
   ];
 };
 
@@ -66,7 +66,7 @@ const bySuitShift = (order: Order): readonly Half[] => {
     return [
       {
         name: `${showSuit(heart)} by heart, the others by a shift`,
-        says: `Know the thirteen places of ${showSuit(heart)}; the other suits lie a fixed number behind.`,
+        says: `Know the thirteen places of ${showSuit(heart)}; the other suits lie a fixed number of places below.`,
         remember: [
           `${showSuit(heart)}: ${RANKS_UP.map((rank) => `${showRank(rank as Rank)} ${at(rank, heart)}`).join(', ')}`,
           ...others.map(
@@ -105,7 +105,7 @@ const byAnchors = (order: Order): readonly Half[] => {
       ranks.reduce((a, b) => (Math.abs(rank - b) < Math.abs(rank - a) ? b : a));
     return {
       name: `anchors ${names}, steps of ${step}`,
-      says: `Know where ${names} of each suit ${ranks.length === 1 ? 'lies' : 'lie'}; each rank more is ${step} places on.`,
+      says: `Know where ${names} of each suit ${ranks.length === 1 ? 'lies' : 'lie'}; each rank more lies ${step} places below.`,
       remember: SUITS.map(
         (suit) =>
           `${showSuit(suit)}: ${ranks.map((rank) => `${showRank(rank as Rank)} ${at(rank, suit)}`).join(', ')}`,
@@ -141,7 +141,7 @@ const byMates = (order: Order): readonly Half[] => {
         ? 'the top half by heart, mates half the pack on'
         : 'the top half by heart, mates mirrored',
       says: isShift
-        ? `Know the top ${half}; a card's mate lies ${half} further on.`
+        ? `Know the top ${half}; a card's mate lies ${half} places below it.`
         : `Know the top ${half}; a card's mate lies as far from the face as it from the top.`,
       remember: [`the top ${half} cards`],
       facts: half,

@@ -15,7 +15,7 @@ const axisWords = (sum: number, size: number): string => {
   if (sum === size - 1) return 'mates as far from the face as from the top';
   return sum % 2 === 0
     ? `mates as far on either side of place ${sum / 2 + 1}`
-    : `mates as far on either side of the gap behind place ${(sum + 1) / 2}`;
+    : `mates as far on either side of the gap below place ${(sum + 1) / 2}`;
 };
 
 /** Every mirror of a pack taken round: about an axis, where two indices have one sum, or half the pack apart. */
@@ -43,11 +43,11 @@ const bestMirror = (order: Order): { readonly mirror: Mirror; readonly count: nu
 
 /** Whether an order's mirror of mates lives through a weave, about whichever axis. */
 export const mirrorSurvives = (order: Order, kind: WeaveKind): Property => {
-  const says = `its mirror of mates survives an ${kind} weave`;
+  const says = `mates mirrored before an ${kind} weave are mirrored after it`;
   const id = `${kind} weave`;
   const [before, after] = [bestMirror(order), bestMirror(weave(order, kind))];
   if (!before || !after || before.count < order.length || order.length < 2)
-    return { id, says, holds: false, count: 0, of: 0, evidence: ['it has no mirror of mates'] };
+    return { id, says, holds: false, count: 0, of: 0, evidence: ['its mates are not mirrored'] };
   return {
     id,
     says,

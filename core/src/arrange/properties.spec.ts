@@ -61,7 +61,7 @@ test('the demo orders do what they are made for', () => {
   expect(find(mirrored, 'mates apart')).toMatchObject({
     holds: true,
     count: 26,
-    says: 'mates 26 apart, for every cut',
+    says: 'mates 26 apart, wherever it is cut',
   });
   expect(find(rotating, 'suits cycle').holds).toBe(true);
   expect(find(rotating, 'ranks apart').holds).toBe(true);
@@ -94,7 +94,7 @@ test('a mirror about the middle lives through every weave, at any even or odd si
   expect(find(mirrored, 'in weave').evidence[0]).toBe('before it: mates 26 apart');
   expect(find(tidemark, 'out weave')).toMatchObject({
     holds: false,
-    evidence: ['it has no mirror of mates'],
+    evidence: ['its mates are not mirrored'],
   });
 });
 

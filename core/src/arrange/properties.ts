@@ -16,7 +16,7 @@ const neighbours = (order: Order): { place: number; a: number; b: number }[] =>
 const noLikeNeighbours = (order: Order, id: string, what: string, of: (card: number) => unknown): Property =>
   property(
     id,
-    `no two neighbours of like ${what}, for every cut`,
+    `no two cards of the same ${what} side by side, wherever it is cut`,
     neighbours(order).map(({ place, a, b }) => ({
       ok: of(a) === undefined || of(a) !== of(b),
       says: `${place}: ${showCard(a)} ${showCard(b)}`,
@@ -38,7 +38,7 @@ const colourRuns = (order: Order): Property => {
   const longest = longestRun(order);
   return {
     id: 'colour runs',
-    says: 'no more than three of a colour running, for every cut',
+    says: 'no more than three of a colour in a row, wherever it is cut',
     holds: longest <= 3,
     count: longest,
     of: order.length,
@@ -49,7 +49,7 @@ const colourRuns = (order: Order): Property => {
 const coloursAlternate = (order: Order): Property =>
   property(
     'colours alternate',
-    'colours alternate, for every cut',
+    'colours alternate, wherever it is cut',
     neighbours(order).map(({ place, a, b }) => ({
       ok: colourOf(a) !== undefined && colourOf(b) !== undefined && colourOf(a) !== colourOf(b),
       says: `${place}: ${showCard(a)} ${showCard(b)}`,
@@ -84,7 +84,7 @@ const matesApart = (order: Order): Property => {
   const [best] = [...counts].sort((a, b) => b[1] - a[1])[0] ?? [Math.floor(size / 2)];
   return property(
     'mates apart',
-    `mates ${best} apart, for every cut`,
+    `mates ${best} apart, wherever it is cut`,
     order.flatMap((card, index) => {
       const distance = distances[index];
       return distance === undefined || card > mateOf(card)
@@ -123,7 +123,7 @@ const composedCard = (order: Order, way: ComposedWay): Property => {
   const back = best === 0 ? '' : `, which is ${order.length - 1 - best} ${other},`;
   return property(
     way,
-    `${way} of the next two names the card ${best} ${from}${back} for every cut`,
+    `${way} of the next two names the card ${best} ${from}${back}, wherever it is cut`,
     rows.map(({ count, now, named }) => ({
       ok: named?.place !== undefined && named.place === best,
       says: `cut ${count}: ${showCard(now[0])} ${showCard(now[1])} name ${named ? showCard(named.card) : 'none'}, ${named?.place ?? 'not'} ${from}`,

@@ -32,8 +32,8 @@ test('mates stand so far apart for every cut just where they do', () => {
   const mirrored = read(stacks.mirroredHalves);
   for (let distance = 1; distance < 52; distance++)
     expect(askOrder(mirrored, { kind: 'apart', relation: 'mates', distance }).holds).toBe(distance === 26);
-  expect(askOrder(rotating, { kind: 'apart', relation: 'of like suit', distance: 4 }).holds).toBe(true);
-  expect(askOrder(rotating, { kind: 'apart', relation: 'of like rank', distance: 13 }).holds).toBe(true);
+  expect(askOrder(rotating, { kind: 'apart', relation: 'of the same suit', distance: 4 }).holds).toBe(true);
+  expect(askOrder(rotating, { kind: 'apart', relation: 'of the same rank', distance: 13 }).holds).toBe(true);
 });
 
 test('a counting run answers its cuts and no others but by chance', () => {

@@ -5,7 +5,7 @@ import { Order } from '../deck/order';
 import { cut } from '../moves/cut';
 
 /** How two cards may be alike. */
-export type Relation = 'mates' | 'of like rank' | 'of like suit' | 'of like colour';
+export type Relation = 'mates' | 'of the same rank' | 'of the same suit' | 'of the same colour';
 
 /** What may be asked of an order, cut anywhere. Places count from 1. */
 export type Question =
@@ -35,9 +35,9 @@ export interface QuestionAnswer {
 
 const RELATIONS: Readonly<Record<Relation, (a: Card, b: Card) => boolean>> = {
   mates: (a, b) => mateOf(a) === b,
-  'of like rank': (a, b) => rankOf(a) !== undefined && rankOf(a) === rankOf(b),
-  'of like suit': (a, b) => suitOf(a) !== undefined && suitOf(a) === suitOf(b),
-  'of like colour': (a, b) => colourOf(a) !== undefined && colourOf(a) === colourOf(b),
+  'of the same rank': (a, b) => rankOf(a) !== undefined && rankOf(a) === rankOf(b),
+  'of the same suit': (a, b) => suitOf(a) !== undefined && suitOf(a) === suitOf(b),
+  'of the same colour': (a, b) => colourOf(a) !== undefined && colourOf(a) === colourOf(b),
 };
 
 type Verdict = Omit<CutCase, 'cut'>;

@@ -68,5 +68,5 @@ export const suitLayout = (order: Order): SuitLayout => {
   const says = cycle
     ? `Take the top card of each suit in turn: ${cycle.map(showSuit).join(' ')}, and again until all are taken.`
     : `Take the top cards of the suits in this row: ${sayRuns(order)}.`;
-  return { rows, cycle, says: `${says} Each goes under the one before.` };
+  return { rows, cycle, says: `${says} Each goes below the one before.` };
 };

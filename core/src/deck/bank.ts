@@ -8,7 +8,7 @@ export interface Bank {
   readonly cards: readonly Card[];
   /** The places of the bank's cards, from 1, in the order of `cards`. */
   readonly places: readonly number[];
-  /** Whether neighbours of like rank are a group whose cards may lie in any order. */
+  /** Whether neighbours of the same rank are a group whose cards may lie in any order. */
   readonly loose?: boolean;
 }
 

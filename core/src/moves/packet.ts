@@ -66,7 +66,7 @@ export const MOVE_PACKET: Rule<MovePacket> = {
   shape: { from: PLACE, to: TO, after: AFTER, reversed: FLAG },
   written: {
     usage: 'block 5 9 to 30',
-    says: 'the cards from one place to another put behind a third; reversed block turns their order about',
+    says: 'the cards from one place to another put below a third; reversed block turns their order about',
     pattern: /^((?:reversed|turned) )?block (\d+) (\d+) to (\d+)$/,
     parse: ([reversed, ...numbers]) => {
       const [from, to, after] = numbers.map(Number);

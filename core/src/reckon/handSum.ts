@@ -21,7 +21,7 @@ export const placeSum = (home: Order, now: Order, card: Card): SumLine[] => {
   if (offset === undefined || stackNumber === undefined) return [start(place, `where ${name} lies`)];
   if (offset === 0) return [start(place, `where ${name} lies`)];
   return [
-    start(stackNumber, `${name} in the stack`),
+    start(stackNumber, `${name}’s stack number`),
     add(-offset, `${showCard(now[now.length - 1])} at the face`),
     ...(stackNumber > offset ? [] : [add(now.length, 'once round')]),
     result(place, `where ${name} lies`),

@@ -69,9 +69,9 @@ test('the demonstration: K♥ at the face, 7♦ at 15', () => {
     ['Move 2 cards from top to bottom', '2 cards'],
     ['Move 1 card from top to bottom, deal 15, turn the next', '1 card, other count'],
     ['Cut so that Q♣ comes to the face', 'one cut, seen'],
-    ['Hold the number to 17: count, turn the last', 'no cut'],
-    ['Hold the number to 16: deal, turn the next', 'no cut'],
-    ['Hold the number to 36: count from the face, turn the last', 'no cut'],
+    ['Let them arrive at 17: count, turn the last', 'no cut'],
+    ['Let them arrive at 16: deal, turn the next', 'no cut'],
+    ['Let them arrive at 36: count from the face, turn the last', 'no cut'],
   ]);
   expect(describeResult(card('7D'), found[0])).toBe(
     'Then count 15, turn the last: it is 7♦. Q♣ is at the face.',
@@ -99,7 +99,7 @@ test('the sum in the head, line by line', () => {
   expect(
     handSum(tidemark, turnedBy3, card('7D'), 15).map(({ amount, words }) => `${amount} ${words}`),
   ).toEqual([
-    '20 7♦ in the stack',
+    '20 7♦’s stack number',
     '-3 K♥ at the face',
     '17 where 7♦ lies',
     '-15 the number named',

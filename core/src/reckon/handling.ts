@@ -128,7 +128,7 @@ const describeShift = ({ displaced, from }: Handling): string =>
 export const describeHandling = (handling: Handling): string => {
   const { way, counting, number, face } = handling;
   if (way === 'cut') return `Cut so that ${showCard(face)} comes to the face`;
-  if (way === 'hold') return `Hold the number to ${number}: ${HOLDING_WORDS[counting]}`;
+  if (way === 'hold') return `Let them arrive at ${number}: ${HOLDING_WORDS[counting]}`;
   if (counting === 'turn the last') return describeShift(handling);
   const count = COUNTING_WORDS[counting](number);
   return handling.displaced === 0 ? capital(count) : `${describeShift(handling)}, ${count}`;

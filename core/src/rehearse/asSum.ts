@@ -64,7 +64,7 @@ export const sumKindOf = (asked: Asked, way: string): SumKind | undefined => {
   const name = procedure.name.slice(0, LONGEST - 8);
   return {
     name: SUM_KINDS.some((kind) => kind.name === name) ? `${name} (yours)` : name,
-    asks: `${sights.map(({ field }) => field.label).join(', ')}: what is the ${finding.words}?`,
+    asks: `${sights.map(({ field }) => field.label).join(', ')}: {shown}. What is the ${finding.words}?`,
     answer: finding.kind === 'card' ? 'card' : 'number',
     way,
     ranges: (pack) =>

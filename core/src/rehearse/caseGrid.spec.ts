@@ -18,7 +18,7 @@ const RANK = { held: 0, outs: 1, failed: 2 } as const;
 test.each([
   'Two cuts and a packet of numbers',
   'Four heaps and their aces, any size',
-  'Dealt back and dealt again',
+  'Dealt twice',
 ])('%s: each cell shows the worst of its cases, and one that ends so', (name) => {
   const procedure = worked(name);
   const { cases = [] } = casesOf(procedure) ?? {};
@@ -58,7 +58,7 @@ test('as a table, values in a row are taken together', () => {
 test('the clearest axes are those of which the rule speaks', () => {
   const table = tableOf(worked('Four heaps and their aces, any size'));
   expect(clearestAxes(table).map((index) => table.names[index ?? 0])).toContain('second heap');
-  expect(clearestAxes(tableOf(worked('Dealt back and dealt again')))).toEqual([0, undefined]);
+  expect(clearestAxes(tableOf(worked('Dealt twice')))).toEqual([0, undefined]);
 });
 
 test.each([

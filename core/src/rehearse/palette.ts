@@ -233,7 +233,7 @@ export const PALETTE: readonly Offered[] = [
   seen('the first of some cards, looking through', 'I', (around) => ({
     ...{ 'first among': these(around), in: packet(around), towards: 'face' },
   })),
-  seen('the next card behind one, looking through', 'I', (around) => ({
+  seen('the next card below one, looking through', 'I', (around) => ({
     ...{ 'next after': around.card, in: packet(around), towards: 'face' },
   })),
   seen('where two mates lie together', 'I', (around) => ({ 'mates together in': packet(around) })),

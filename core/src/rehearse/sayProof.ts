@@ -20,7 +20,7 @@ const when = (rule: string | undefined): string =>
 
 const leftOut = ({ leftOut: count }: Proof): string =>
   count > 0
-    ? `${cases(count)} ${count === 1 ? 'is' : 'are'} left out: they were asked to choose otherwise.`
+    ? `${cases(count)} ${count === 1 ? 'is' : 'are'} left out: they were asked to choose something else.`
     : '';
 
 /** What is said in the place of an answer where a procedure has no claim. */

@@ -65,7 +65,7 @@ export const TRADE_WORDS: Readonly<Record<string, readonly string[]>> = {
   bridge: ['I cut where I feel it'],
   pass: ['I cut where I feel it', 'I cut a packet to its bottom'],
   scan: [LOOK, MISSING, MEET],
-  search: [MEET, 'I see the next card behind one, looking through', MISSING],
+  search: [MEET, 'I see the next card below one, looking through', MISSING],
   missing: [MISSING],
   mates: ['I see where two mates lie together'],
   ask: ['they answer yes or no', 'they name a number aloud'],

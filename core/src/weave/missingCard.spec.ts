@@ -60,7 +60,7 @@ test('what a narrator can point at', () => {
   const mated: Order = Array.from({ length: 26 }, (_, index) => [index, mateOf(index)]).flat();
   expect(wayPoints(sorted, sorted)).toEqual(['in sequence', 'suits apart', 'colours apart']);
   expect(wayPoints([...sorted.slice(5), ...sorted.slice(0, 5)], sorted)).toEqual([
-    'in sequence, turned by 5',
+    'in sequence, cut at 5',
     'suits apart',
     'colours apart',
   ]);

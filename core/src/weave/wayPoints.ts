@@ -20,7 +20,7 @@ export const wayPoints = (order: Order, home: Order): readonly string[] => {
   const mates = order.map((card, index) => mateOf(card) === order[(index + 1) % order.length]);
   const paired = [0, 1].some((first) => mates.every((is, index) => is || index % 2 !== first));
   return [
-    ...(offset === 0 ? ['in sequence'] : offset === undefined ? [] : [`in sequence, turned by ${offset}`]),
+    ...(offset === 0 ? ['in sequence'] : offset === undefined ? [] : [`in sequence, cut at ${offset}`]),
     ...(suits > 1 && changes(order, suitOf) === suits ? ['suits apart'] : []),
     ...(colours > 1 && changes(order, colourOf) === colours ? ['colours apart'] : []),
     ...(order.length % 2 === 0 && paired ? ['mates side by side'] : []),

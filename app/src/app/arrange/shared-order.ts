@@ -36,9 +36,9 @@ const bring = async (fragment: string | null): Promise<Brought> => {
   template: `<section aria-labelledby="shared-title">
     @if (order(); as it) {
       <h2 id="shared-title">{{ it.name }}</h2>
-      <p class="lead">This order was shared with you. It is not kept here until you say so.</p>
+      <p class="lead">This order was shared with you. It isn’t saved here until you say so.</p>
       <p class="ways">
-        <button mat-flat-button type="button" (click)="keep()">Keep it</button>
+        <button mat-flat-button type="button" (click)="keep()">Save it</button>
         <button mat-button type="button" (click)="leave()">Discard</button>
       </p>
       <en-order-sheet label="The shared order" [order]="it.order" />

@@ -7,7 +7,7 @@ import { Scripts } from '../platform/scripts';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `@if (scripts.lacks()) {
     <div class="sign" role="alert">
-      <p>Part of Enumeron could not be loaded. What you did is kept. Check the connection, then try again.</p>
+      <p>Part of Enumeron didn’t load. What you did is kept. Check the connection, then try again.</p>
       <button class="press" type="button" (click)="scripts.reload()">Try again</button>
     </div>
   }`,

@@ -49,7 +49,7 @@ const isLoopback = (host: string): boolean => /^(?:localhost|127\.|\[::1\])/.tes
           }
           @if (!canCopy) {
             <p class="note">
-              At a plain http address the browser copies nothing by itself: choose the text, and copy it.
+              At a plain http address the browser won’t copy: select the text and copy it yourself.
             </p>
           }
         </div>
@@ -73,7 +73,7 @@ const isLoopback = (host: string): boolean => /^(?:localhost|127\.|\[::1\])/.tes
     </mat-dialog-content>
     <mat-dialog-actions>
       @if (canHandOn) {
-        <button mat-flat-button type="button" (click)="handOn()">Hand on …</button>
+        <button mat-flat-button type="button" (click)="handOn()">Send …</button>
       }
       @if (canCopy) {
         <button mat-stroked-button type="button" (click)="copy(address, 'address')">Copy the address</button>
@@ -158,7 +158,7 @@ export class ShareSheet {
       await secureOnly().clipboard?.writeText?.(text);
       this.said.set(`The ${what} is copied.`);
     } catch {
-      this.said.set('The browser does not let it be copied. Choose the text, and copy it.');
+      this.said.set('The browser won’t copy it. Select the text and copy it yourself.');
     }
   }
 

@@ -102,7 +102,7 @@ const stored = async (count: number): Promise<void> => {
 
 test('the first practice begins with one key, shows a new card before it asks, and takes every key', async () => {
   const today = await render(Today);
-  expect(today.text()).toContain('5 new cards');
+  expect(today.text()).toContain('5 cards to meet');
   const navigate = jest.spyOn(TestBed.inject(Router), 'navigate').mockResolvedValue(true);
   press('Enter');
   expect(navigate).toHaveBeenCalledWith(['/learn/practise'], { queryParams: {} });

@@ -9,10 +9,10 @@ export const LEARN: Room = {
   help: () => import('./help').then((module) => module.LEARN_HELP),
   line: 'table',
   pages: [
-    { path: '', name: 'Today', tab: 'Today', words: 'due today' },
+    { path: '', name: 'Today', tab: 'Today', words: 'up today' },
     {
       path: 'practise',
-      name: 'Practise what is due',
+      name: 'Practise what is up',
       words: 'practise',
       also: ['practice', 'drill', 'drills', 'train', 'training', 'test me', 'flash cards'],
     },

@@ -96,7 +96,7 @@ test('the worked procedures are laid out once, and go with one press', async () 
   await list.click('Remove the sample');
   await until(() => store.all()?.length === 0);
   await list.fixture.whenStable();
-  expect(list.text()).toContain('There is none yet');
+  expect(list.text()).toContain('None yet. Write');
 });
 
 test('a worked one that was changed is the user’s own, and stays when the sample goes; a copy leaves it as it was', async () => {
@@ -139,7 +139,7 @@ test('it is sent to Reckon with one press, or says why it cannot be; undo takes 
   const mine = sent.of(page.id);
   if (mine) await sent.takeBack(mine);
   await until(() => sent.of(page.id) === undefined);
-  expect(await undone()).toBe(`take ${TWO_CUTS.name} out of Reckon`);
+  expect(await undone()).toBe(`remove ${TWO_CUTS.name} from Reckon`);
   await until(() => sent.of(page.id) !== undefined);
   expect(await undone()).toBe('begin');
   expect(await undone()).toBe(`send ${TWO_CUTS.name} to Reckon`);
@@ -229,7 +229,7 @@ test('one is begun, and one that was removed comes back', async () => {
 
 test('the list tells what was found of each, keeps it, and is searched', async () => {
   store.add(TWO_CUTS, 'begin');
-  store.add(worked('Dealt back and dealt again, from none'), 'begin');
+  store.add(worked('Dealt twice, when they name 0'), 'begin');
   store.add({ name: 'Begun', steps: [] }, 'begin');
   const list = await render(ProcedureList);
   await until(() => list.text().includes('Works 88 times in 100; 759 of 1,275 cases'));
@@ -240,12 +240,12 @@ test('the list tells what was found of each, keeps it, and is searched', async (
   );
   const names = (): readonly string[] => list.all('.procedures strong').map(({ textContent }) => textContent);
   await list.click('fail');
-  expect(names()).toEqual(['Dealt back and dealt again, from none']);
+  expect(names()).toEqual(['Dealt twice, when they name 0']);
   await list.click('all');
   await list.type('.search', 'cuts numbers');
   expect(names()).toEqual(['Two cuts and a packet of numbers']);
   await list.type('.search', 'zyx');
-  expect(list.text()).toContain('None of your 3 procedures is such a one.');
+  expect(list.text()).toContain('None of your 3 procedures is like that.');
   // What is changed is found anew.
   const [row] = store.all() ?? [];
   expect(kept.of(row.id, stampOf({ ...row.procedure, name: 'Another' }))).toBeUndefined();
@@ -503,7 +503,7 @@ test('a case is acted out step by step, the rail shows its pack, and the perform
   view.dispatchEvent(new Event('change'));
   await page.fixture.whenStable();
   expect(page.all('en-table-packets .known')).toHaveLength(0);
-  await page.click('Anew');
+  await page.click('Start over');
   expect(page.find('en-act-panel .where').textContent).toBe('Step 0 of 0');
   expect(TestBed.inject(RailPreview).preview()).toBeUndefined();
 });

@@ -39,12 +39,12 @@ const bring = async (fragment: string | null): Promise<Brought> => {
   template: `<section aria-labelledby="shared-title">
     @if (procedure(); as it) {
       <h2 id="shared-title">{{ it.name || 'A procedure without a name' }}</h2>
-      <p class="lead">This procedure was shared with you. It is not kept here until you say so.</p>
+      <p class="lead">This procedure was shared with you. It isn’t saved here until you say so.</p>
       @if (it.needs) {
         <p><strong>Needs</strong> {{ it.needs }}</p>
       }
       <p class="ways">
-        <button mat-flat-button type="button" (click)="keep()">Keep it</button>
+        <button mat-flat-button type="button" (click)="keep()">Save it</button>
         <button mat-button type="button" (click)="leave()">Discard</button>
       </p>
       <ol aria-label="Steps">

@@ -25,7 +25,7 @@ export class Undoing {
       else if (step.kind === 'done') await this.notices.show(`${step.label}: ${done}`);
       else
         await this.notices.offer(
-          `Not ${done}: ${step.label}. Something else (${step.what}) has changed there since, and that would be lost.`,
+          `“${step.label}” was not ${done}: that would also take back a later change (${step.what}).`,
           'Do it anyway',
           () => this.step(way, line, true),
         );

@@ -5,7 +5,7 @@ import { Scripts } from '../platform/scripts';
 @Component({
   selector: 'en-missing-part',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<span class="spoken">A part is missing here.</span>`,
+  template: `<span class="spoken">Part of Enumeron didn’t load. Reload the page.</span>`,
 })
 export class MissingPart {
   constructor() {

@@ -11,7 +11,7 @@ import { SAMPLE_KINDS } from '../nouns/weaves/sample';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `@if (hasSample()) {
     <p class="sample">
-      Kept rows and the log of weaves hold a sample.
+      Saved rows and the log of weaves hold a sample.
       <button type="button" (click)="takeAway()">Remove the sample</button>
     </p>
   }`,

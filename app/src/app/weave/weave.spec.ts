@@ -150,7 +150,7 @@ describe('the row', () => {
     const page = await render(RowPage);
     await press(page, '.row[role=application]', ['c', '7', 'Enter']);
     expect(shown()).toEqual(woven('cut 7'));
-    expect(page.text()).toContain('home order, turned by 12.');
+    expect(page.text()).toContain('home order, cut at 12.');
     await press(page, '.row[role=application]', ['c', '4', '0']);
     expect(page.text()).toContain('Then the pack is in its home order, Tidemark.');
   });
@@ -218,11 +218,11 @@ describe('the row', () => {
   test('is kept under a name, taken up again, and removed', async () => {
     const page = await render(RowPage);
     await press(page, '.row[role=application]', ['i', 'o']);
-    await page.click('Keep this row');
+    await page.click('Save this row');
     expect(page.text()).toContain('Give it a name.');
     forgetActs();
     await page.type('en-kept-list input', ' Harbour  lights ');
-    await page.click('Keep this row');
+    await page.click('Save this row');
     await until(() => (TestBed.tick(), page.text().includes('Harbour lights')));
     await storedRows(WEAVE_ROWS.table, 1);
     expect(await db.rows(WEAVE_ROWS).toCollection().first()).toMatchObject({ name: 'Harbour lights' });
@@ -305,7 +305,7 @@ describe('cards to places', () => {
     // 5 and 48 are as far from the top as from the face; 41 and 20 are not.
     store.follow(1, { card: pack.now()[47], to: 20 });
     await page.click('not allowed');
-    expect(page.find('.words').textContent).toContain('No row leads there');
+    expect(page.find('.words').textContent).toContain('No row gets there');
     await pack.become(
       pack.now().filter((each) => each !== card('QC')),
       'one is gone',
@@ -318,7 +318,7 @@ describe('cards to places', () => {
   });
 
   test.each([
-    [[], 1, 'They lie there already'],
+    [[], 1, 'They are there already'],
     [['weave'], 'none', 'One weave, and no fewer'],
     [['weave', 'cut', 'weave'], 1, 'Three moves, and no fewer'],
     [['weave', 'cut', 'weave'], 0, 'Two weaves, and no fewer, with cuts between'],
@@ -364,7 +364,7 @@ describe('order to order', () => {
   test('no row, orders of other cards, and the arrangement that ends in an order', async () => {
     store.use(parseMovesText('in, cut 5', pack.now()).moves, 'try');
     const page = await render(OrdersPage);
-    expect(page.find('.words').textContent).toContain('It is so already');
+    expect(page.find('.words').textContent).toContain('It is like that already');
     // The inverse recipe begins with another strip than it ends with, and ends in sequence.
     expect(page.find('en-inverse').textContent).toContain('in, cut 5 end in this order');
     expect(page.all('en-inverse .points').at(-1)?.textContent).toContain('in sequence');
@@ -444,7 +444,7 @@ describe('what went wrong', () => {
     await page.click('The pack lies so');
     await until(() => pack.now() === chosen || pack.now().join() === chosen?.join());
     await page.fixture.whenStable();
-    expect(page.text()).toContain('One place and its card are enough');
+    expect(page.text()).toContain('Begin with one place and its card');
     expect(await undone()).toContain('take the pack as the weave left it');
   });
 

@@ -27,7 +27,7 @@ const LEAD = 18;
 
 export const CALLED_CARD: SumKind = {
   name: 'called card',
-  asks: 'They stopped you at this card. Where does it lie?',
+  asks: '{given}, and they stop you at {shown}: where does it lie?',
   answer: 'number',
   way: 'number-line',
   ranges: withRanges(wholePack, ({ home }) => [1, Math.min(LEAD, home.length - 1)]),
@@ -47,7 +47,7 @@ export const CALLED_CARD: SumKind = {
 
 export const TWO_GLIMPSES: SumKind = {
   name: 'difference of two glimpses',
-  asks: 'Two cuts, each turned over: how many cards are face up?',
+  asks: 'Cut and turned over at {shown}: how many cards are face up?',
   answer: 'number',
   way: 'two-cuts',
   ranges: withRanges(wholePack, wholePack),
@@ -66,7 +66,7 @@ export const TWO_GLIMPSES: SumKind = {
 
 export const PACKET_CARD: SumKind = {
   name: 'packet to card',
-  asks: 'So many cards in the packet: which card is at its face?',
+  asks: '{shown} cards in the packet: which card is at its face?',
   answer: 'card',
   way: 'packet',
   ranges: fixedBank,
@@ -80,7 +80,7 @@ export const PACKET_CARD: SumKind = {
 
 export const COUNT_DOWN_PLACE: SumKind = {
   name: 'count down a bank',
-  asks: 'The selection lies behind the bank. Where is it, with this card cut to the face?',
+  asks: 'The selection lies below the bank, and {shown} is at the face: where is the selection?',
   answer: 'number',
   way: 'count-down',
   ranges: fixedBank,
@@ -99,7 +99,7 @@ export const COUNT_DOWN_PLACE: SumKind = {
 
 export const DIGIT_SUM: SumKind = {
   name: 'digit sum',
-  asks: 'So many are counted, then their digit sum: where does that end?',
+  asks: '{shown} cards are counted, then as many as its digits add up to: where does that end?',
   answer: 'number',
   way: 'next-ranks',
   ranges: withRanges(wholePack),
@@ -117,7 +117,7 @@ export const DIGIT_SUM: SumKind = {
 
 export const NEXT_RANKS_SUM: SumKind = {
   name: 'next ranks',
-  asks: 'These ranks come next at the cut. How many cards were cut?',
+  asks: '{shown} come next at the cut: how many cards were cut?',
   answer: 'number',
   way: 'next-ranks',
   ranges: withRanges(
@@ -137,7 +137,7 @@ export const NEXT_RANKS_SUM: SumKind = {
 
 export const DEALT_BACK_PLACE: SumKind = {
   name: 'dealt back',
-  asks: 'The pack is in order. So many are counted singly and dropped back: where does it lie?',
+  asks: 'The pack is in order, then {given} singly and dropped back: where does {shown} lie?',
   answer: 'number',
   way: 'dealt-back',
   ranges: withRanges(wholePack, wholePack),
@@ -159,7 +159,7 @@ const WAYS: readonly ComposedWay[] = ['rank then suit', 'suit then rank'];
 
 export const COMPOSED: SumKind = {
   name: 'card made of two',
-  asks: 'They name a third card. How far down the rest does it lie?',
+  asks: '{shown} make a third card, {given}: how far down the rest does it lie?',
   answer: 'number',
   way: 'composed-card',
   ranges: withRanges(wholePack, () => [0, 1]),
@@ -187,14 +187,14 @@ export const COMPOSED: SumKind = {
       shown,
       given: `${way}, counted from the top`,
       truth: saidNumber(named.place),
-      lines: composedSum(home, now[named.place + 1], stackNumber - 1, `${card} in the stack`),
+      lines: composedSum(home, now[named.place + 1], stackNumber - 1, `${card}’s stack number`),
     };
   },
 };
 
 export const MISSING_CARD: SumKind = {
   name: 'missing card',
-  asks: 'One card was taken from between these two. Which?',
+  asks: 'One card was taken from between {shown}: which?',
   answer: 'card',
   way: 'gap',
   ranges: withRanges(wholePack),
@@ -203,7 +203,7 @@ export const MISSING_CARD: SumKind = {
     const between = cardsBetween(home, upper, lower);
     if (between?.length !== 1) return undefined;
     return {
-      shown: `${showCard(upper)} · ${showCard(lower)}`,
+      shown: `${showCard(upper)} and ${showCard(lower)}`,
       truth: saidCards(between[0]),
       lines: gapSum(home, upper, between[0]),
     };
@@ -213,7 +213,7 @@ export const MISSING_CARD: SumKind = {
 export const TOP_TO_PLACE: SumKind = {
   name: 'weaves to a place',
   belongsTo: 'weave',
-  asks: 'Which weaves bring the top card there?',
+  asks: 'Which weaves bring the top card to {shown}?',
   answer: 'weaves',
   ranges: (pack) => (pack.home.length < 3 ? undefined : [[2, pack.home.length]]),
   make: (_, [place]) => {

@@ -1,6 +1,7 @@
 export { fluencyOf, type Fluency, needOf, nextLevel, type SumAnswer, TARGET, WANTED_TIME } from './fluency';
 export { kindsFor, kindsOfWay, SUM_KINDS, sumKind } from './kinds';
 export {
+  askSum,
   type Drawn,
   drawSum,
   type Hard,

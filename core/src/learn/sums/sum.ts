@@ -36,7 +36,7 @@ export type Range = readonly [least: number, most: number];
 /** Everything that is known of one kind of sum: a kind is one constant, and a row in `kinds.ts`. */
 export interface SumKind {
   readonly name: string;
-  /** The question, in full. */
+  /** The question in one sentence, with `{shown}` and `{given}` where the sum's own stand. */
   readonly asks: string;
   readonly answer: AnswerKind;
   /** The address of Reckon's way that it practises; empty for a card at its number, undefined where there is none. */
@@ -48,6 +48,10 @@ export interface SumKind {
   /** The sum with these inputs; undefined where they make none. */
   make(pack: SumPack, inputs: Inputs): Sum | undefined;
 }
+
+/** The question of a sum in one sentence, with its cards and numbers in it. */
+export const askSum = ({ asks }: SumKind, { shown, given = '' }: Sum): string =>
+  asks.replaceAll('{shown}', shown).replaceAll('{given}', given);
 
 /** How hard a sum may be: how many things make it so. */
 export type Level = 0 | 1 | 2 | 3;

@@ -32,7 +32,7 @@ export const reached = (lines: readonly SumLine[]): number => lines[lines.length
 
 export const PLACE_AFTER_CUT: SumKind = {
   name: 'place after a cut',
-  asks: 'Where does it lie now?',
+  asks: '{given}: where does {shown} lie?',
   answer: 'number',
   way: '',
   ranges: withRanges(wholePack, wholePack),
@@ -45,7 +45,7 @@ export const PLACE_AFTER_CUT: SumKind = {
 
 export const CARD_TO_FACE: SumKind = {
   name: 'card to the face',
-  asks: 'Which card must come to the face?',
+  asks: '{shown}: which card must come to the face?',
   answer: 'card',
   way: '',
   ranges: withRanges(wholePack, wholePack),
@@ -60,10 +60,10 @@ export const CARD_TO_FACE: SumKind = {
       shown: `${showCard(card)} at ${number}`,
       truth: saidCards(plain.face),
       lines: [
-        start(stackNumber, `${showCard(card)} in the stack`),
+        start(stackNumber, `${showCard(card)}’s stack number`),
         add(-number, 'the number named'),
         ...(left > 0 ? [] : [add(home.length, 'once round')]),
-        result(placeOf(home, plain.face) ?? 0, `${showCard(plain.face)} in the stack`),
+        result(placeOf(home, plain.face) ?? 0, `${showCard(plain.face)}’s stack number`),
       ],
     };
   },
@@ -71,7 +71,7 @@ export const CARD_TO_FACE: SumKind = {
 
 export const HOW_FAR_OFF: SumKind = {
   name: 'how far off',
-  asks: 'How far off: too high (−) or too deep?',
+  asks: '{given}, and {shown} is wanted: how far off is it, too high (−) or too deep?',
   answer: 'off',
   way: '',
   ranges: withRanges(wholePack, wholePack, wholePack),
@@ -87,7 +87,7 @@ export const HOW_FAR_OFF: SumKind = {
 
 export const MATE_PLACE: SumKind = {
   name: 'place of the mate',
-  asks: 'Where does its mate lie?',
+  asks: '{given}: where does the mate of {shown} lie?',
   answer: 'number',
   way: '',
   ranges: withRanges(wholePack, wholePack),
@@ -101,7 +101,7 @@ export const MATE_PLACE: SumKind = {
 
 export const FROM_FACE: SumKind = {
   name: 'place from the face',
-  asks: 'Where does it lie, counted from the face?',
+  asks: '{given}: where does {shown} lie, counted from the face?',
   answer: 'number',
   way: '',
   ranges: withRanges(wholePack, wholePack),
@@ -125,7 +125,7 @@ export const FROM_FACE: SumKind = {
 
 export const CARD_AT_PLACE: SumKind = {
   name: 'card at a place',
-  asks: 'Which card lies there?',
+  asks: '{given}: which card lies at {shown}?',
   answer: 'card',
   way: '',
   ranges: withRanges(wholePack, wholePack),
@@ -142,7 +142,7 @@ export const CARD_AT_PLACE: SumKind = {
         start(place, 'the place'),
         add(face, atFace(now)),
         ...(sum > home.length ? [add(-home.length, 'once round')] : []),
-        result(placeOf(home, card) ?? 0, `${showCard(card)} in the stack`),
+        result(placeOf(home, card) ?? 0, `${showCard(card)}’s stack number`),
       ],
     };
   },
@@ -150,7 +150,7 @@ export const CARD_AT_PLACE: SumKind = {
 
 export const CARD_TO_CLAIM: SumKind = {
   name: 'card to claim',
-  asks: 'Their card comes to your number. Which card lies at theirs?',
+  asks: 'Their card {shown} comes to your number ({given}): which card lies at theirs?',
   answer: 'card',
   way: 'two-cards',
   ranges: withRanges(wholePack, wholePack, wholePack),
@@ -165,10 +165,10 @@ export const CARD_TO_CLAIM: SumKind = {
       given: `mine ${mine}, theirs ${theirs}`,
       truth: saidCards(claim),
       lines: [
-        start(stackNumber, `${showCard(card)} in the stack`),
+        start(stackNumber, `${showCard(card)}’s stack number`),
         add(theirs - mine, 'from my number to theirs'),
         ...(sum === at ? [] : [add(at - sum, 'once round')]),
-        result(at, `${showCard(claim)} in the stack`),
+        result(at, `${showCard(claim)}’s stack number`),
       ],
     };
   },

@@ -11,7 +11,7 @@ const workedOut = (pack: SumPack): readonly Range[] | undefined =>
 export const STACK_NUMBER: SumKind = {
   name: 'stack number',
   belongsTo: 'rule',
-  asks: 'What is its stack number?',
+  asks: 'What is the stack number of {shown}?',
   answer: 'number',
   ranges: workedOut,
   make: ({ home, way }, [stackNumber]) => {
@@ -23,7 +23,7 @@ export const STACK_NUMBER: SumKind = {
 export const CARD_OF_NUMBER: SumKind = {
   name: 'card of a stack number',
   belongsTo: 'rule',
-  asks: 'Which card has this stack number?',
+  asks: 'Which card has stack number {shown}?',
   answer: 'card',
   ranges: workedOut,
   make: ({ home, way }, [stackNumber]) => {

@@ -26,7 +26,7 @@ export const CUT_IN_BANK: OddsQuestion = {
     whereProblem(values) ??
     (num(values, 'from') + num(values, 'cards') - 1 > num(values, 'size')
       ? {
-          what: `A bank of ${num(values, 'cards')} from place ${num(values, 'from')} ends behind the face.`,
+          what: `A bank of ${num(values, 'cards')} from place ${num(values, 'from')} goes beyond the face.`,
           remedy: `Let it begin at ${Math.max(1, num(values, 'size') - num(values, 'cards') + 1)} at the latest, or take fewer cards.`,
         }
       : undefined),

@@ -27,7 +27,7 @@ const riffle = (pack: readonly number[], rng: Rng): number[] =>
 export const KEY_STAYS: OddsQuestion = {
   path: 'key-card',
   name: 'A key card that still leads',
-  asks: 'The pack is riffled. How often does their card still lie right behind the key card?',
+  asks: 'The pack is riffled. How often does their card still lie right below the key card?',
   takes:
     'Riffles as people do them: cut near the middle, and cards fall from either packet by its size. A cut afterwards changes nothing unless it falls between the two.',
   source: 'Exact: several riffles are one shuffle out of 2, 4, 8 … packets (Bayer and Diaconis, 1992).',
@@ -39,7 +39,7 @@ export const KEY_STAYS: OddsQuestion = {
   says: (values) => {
     const riffles = num(values, 'riffles');
     const times = riffles === 1 ? 'one riffle' : `${riffles} riffles`;
-    return `After ${times} of ${num(values, 'size')} cards, their card still lies right behind the key card.`;
+    return `After ${times} of ${num(values, 'size')} cards, their card still lies right below the key card.`;
   },
   notes: (values) => {
     const alone = 1 / num(values, 'size');

@@ -138,7 +138,7 @@ export const FACT_FORMS: readonly FactForm[] = [
   },
   {
     kind: 'short group',
-    name: 'a group of like ranks is one short',
+    name: 'a group of one rank is one card short',
     fields: [{ name: 'rank', label: 'The rank', asks: 'Which rank is short?', kind: 'rank' }],
     make: (values) => ({ kind: 'short group', rank: num(values, 'rank') as Rank }),
   },

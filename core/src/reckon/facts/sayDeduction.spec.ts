@@ -16,7 +16,7 @@ test('one state: what it is, with what was open before', () => {
   const { answer, known } = reckon({ kind: 'cut' }, { kind: 'seen', at: 'face', card: card('KH') });
   expect(answer).toBe('Cards cut 3, face K♥');
   expect(known).toEqual([
-    { words: 'States that fit', value: 1 },
+    { words: 'Ways it can lie', value: 1 },
     { words: 'Cards cut', value: '3' },
     { words: 'On top', card: card('9D') },
     { words: 'Second', card: card('QC') },
@@ -72,7 +72,7 @@ test('a cut that was not told is thought of, where it would help', () => {
   const notes = (...facts: Fact[]): readonly string[] => reckon(...facts).notes;
   const uncut = ['It would fit if the pack had been cut first.'];
   const face: Fact = { kind: 'seen', at: 'face', card: card('KH') };
-  expect(reckon(face).known).toEqual([{ words: 'States that fit', value: 0 }]);
+  expect(reckon(face).known).toEqual([{ words: 'Ways it can lie', value: 0 }]);
   expect(notes(face)).toEqual(uncut);
   expect(notes({ kind: 'lift', face: card('9S') }, face)).toEqual(uncut);
   expect(notes({ kind: 'cut' }, face)).toEqual([]);

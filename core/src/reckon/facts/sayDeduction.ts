@@ -43,7 +43,7 @@ const thoughtAt = ({ unknowns, certain }: Deduction): KnownFact[] => {
 };
 
 const knownOf = (deduction: Deduction): KnownFact[] => [
-  { words: 'States that fit', value: deduction.states },
+  { words: 'Ways it can lie', value: deduction.states },
   ...unknownsIn(deduction),
   ...thoughtAt(deduction),
   ...restIn(deduction),
@@ -68,7 +68,7 @@ const restIn = ({ states, out, certain, size }: Deduction): KnownFact[] => [
 ];
 
 const sayLook = ({ look, states, size }: Deduction): string => {
-  if (!look) return `${states} states fit, and no single look would tell them apart`;
+  if (!look) return `It can lie in ${states} ways, and no single look tells them apart`;
   const where =
     look.place === size ? 'the face' : look.place === 1 ? 'the top card' : `the card at ${look.place}`;
   const left = Math.round(look.left * 10) / 10;
@@ -114,7 +114,7 @@ export const reckonFacts = (now: Order, facts: readonly Fact[], deduction: Deduc
     ...facts.flatMap((fact) => seenCards(fact).map((card) => markAt(card, 'seen'))),
   ].filter(({ place }, index, all) => place > 0 && all.findIndex((each) => each.place === place) === index);
   return {
-    known: states === 0 ? [{ words: 'States that fit', value: 0 }] : knownOf(deduction),
+    known: states === 0 ? [{ words: 'Ways it can lie', value: 0 }] : knownOf(deduction),
     answer,
     notes: [
       ...(states > 1 && whole ? ['The pack can lie in one way only; how it got there is open.'] : []),

@@ -41,13 +41,13 @@ export const packetCard = (now: Order, bank: Bank, size: number): Card | undefin
 /** How a packet's size leads to a card of the bank, as a sum. @param from the fewest cards that end on the bank. */
 export const packetSum = (size: number, from: number, card: Card): readonly SumLine[] => [
   start(size, `counted: ${byFives(size)}`),
-  add(-(from - 1), 'in front of the bank'),
+  add(-(from - 1), 'above the bank'),
   result(size - from + 1, `of the bank: ${showCard(card)}`),
 ];
 
 /**
  * A packet was lifted and counted: its face card is a bank card when its size goes past the indifferent cards
- * in front of the bank and not past the bank.
+ * above the bank and not past the bank.
  *
  * @param now the pack with the bank in it, wherever it lies by now. @param size the packet's cards, 1 to N.
  */
@@ -73,7 +73,7 @@ export const reckonBankPacket = (now: Order, bank: Bank, size: number): Reckoned
   }));
   const known = [
     { words: 'Counted', value: byFives(size) },
-    { words: 'In front of the bank', value: byFives(from - 1) },
+    { words: 'Above the bank', value: byFives(from - 1) },
     { words: 'A packet may have', value: `${from} to ${to}` },
   ];
   if (size < from)

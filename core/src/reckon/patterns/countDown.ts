@@ -27,7 +27,7 @@ export const bankChance = (
 };
 
 /**
- * How far the neighbours of like rank about a card reach, in a bank where their order is free: before it and behind.
+ * How far the neighbours of the same rank about a card reach, in a bank where their order is free: before it and behind.
  *
  * @param index the card's, from 0.
  */
@@ -101,7 +101,7 @@ export const reckonCountDown = (now: Order, bank: Bank, face: Card): Reckoned =>
         : `${lies.cards
             .slice(seen + 1, seen + 4)
             .map(showCard)
-            .join(' ')}${left > 3 ? ' …' : ''} ${left === 1 ? 'lies' : 'lie'} on top of it.`,
+            .join(' ')}${left > 3 ? ' …' : ''} ${left === 1 ? 'lies' : 'lie'} above it.`,
       ...(before + behind > 0
         ? [`In whichever order its group lies: from ${place - behind} to ${place + before}.`]
         : []),
@@ -125,7 +125,7 @@ const nextCut = (now: Order, places: readonly number[], face: Card): readonly st
 /** How it is asked. */
 export const COUNT_DOWN: Pattern = {
   path: 'count-down',
-  lead: 'The selection lies behind a bank. A cut shows a bank card at the face: where is it now?',
+  lead: 'The selection lies below a bank. A cut shows a bank card at the face: where is it now?',
   fields: [cardField('face', 'At the face', 'Which card is at the face?')],
   example: (pack) => ({ face: ofBank(pack) }),
   needsBank: true,

@@ -75,7 +75,7 @@ test('nothing was moved: said of the order itself and of every turn of it, whate
         expect(answer).toBe(
           offset === 0
             ? 'No card was moved: the pack is in order'
-            : `No card was moved: the pack is turned by ${offset}`,
+            : `No card was moved: the pack is cut at ${offset}`,
         );
         // One card from end to end looks the same as a cut of one.
         expect(notes.length).toBe(offset === 1 || offset === 51 ? 2 : 1);

@@ -94,7 +94,7 @@ const reckonNothingMoved = (home: Order, told: Order, offset: number): Reckoned 
     answer:
       offset === 0
         ? 'No card was moved: the pack is in order'
-        : `No card was moved: the pack is turned by ${offset}`,
+        : `No card was moved: the pack is cut at ${offset}`,
     notes: [
       offset === 0
         ? 'A card that was put back where it came from leaves no trace.'
@@ -105,7 +105,7 @@ const reckonNothingMoved = (home: Order, told: Order, offset: number): Reckoned 
             `Or ${showCard(ended)} alone went ${offset === 1 ? 'from the top to the face' : 'from the face to the top'}: it looks the same.`,
           ]),
     ],
-    known: [{ words: 'Turned by', value: offset }],
+    known: [{ words: 'Cut at', value: offset }],
   });
 };
 

@@ -151,11 +151,11 @@ const reckonCalls = (home: Order, pack: Order, setup: LineSetup, moves: readonly
   const key = pack[pack.length - 1];
   if (!row) return unreckoned('The pack is too small for a row of calls.', 'Take two cards or more.');
   return reckoned({
-    answer: `Call ${[...first, showCard(row.card)].join(', ')} and on down the stack, until they say stop`,
+    answer: `Call ${[...first, showCard(row.card)].join(', ')} and on down your order, until they say stop`,
     notes: [
       `${showCard(row.card)} lies at ${row.place}, each one after it one higher.`,
       ...(offsetOf(home, pack) === undefined
-        ? ['The pack is out of step: these are its cards as they lie, not your stack.']
+        ? ['The pack is out of step: these are its cards as they lie, not your order.']
         : []),
     ],
     known: [
@@ -170,7 +170,7 @@ const reckonCalls = (home: Order, pack: Order, setup: LineSetup, moves: readonly
       offsetOf(home, pack) === undefined
         ? []
         : [
-            start(placeOf(home, key) ?? 0, `${showCard(key)} in the stack`),
+            start(placeOf(home, key) ?? 0, `${showCard(key)}’s stack number`),
             add(row.place, 'the lead'),
             ...((placeOf(home, key) ?? 0) + row.place > home.length ? [add(-home.length, 'once round')] : []),
             result(placeOf(home, row.card) ?? 0, `${showCard(row.card)}, where the row begins`),
@@ -271,7 +271,7 @@ export const NUMBER_LINE: Pattern = {
     numberField('number', 'Number when they said stop', 'At which number did they say stop?', {
       optional: true,
     }),
-    numberField('below', 'No stack: cards below the key', 'How many cards lie below the key?', {
+    numberField('below', 'Without an order: cards below the key', 'How many cards lie below the key?', {
       optional: true,
       least: 0,
     }),

@@ -198,7 +198,7 @@ test('on a turned pack the bank is where it lies, or is refused where it goes ro
       else expect(answer).toMatch(size < Math.min(...places) ? /^Too small/ : /^Too large/);
       for (const { place, mark } of marks) if (mark === 'bank') expect(hearts).toContain(now[place - 1]);
     }
-    // The selection lies behind the bank's last card, wherever that is.
+    // The selection lies below the bank's last card, wherever that is.
     const selection = now[placeOf(now, hearts[12]) === 52 ? 0 : (placeOf(now, hearts[12]) ?? 0)];
     for (let count = 1; count <= 52; count++) {
       const face = now[count - 1];

@@ -151,7 +151,7 @@ const markAt = (
 /** How it is asked. */
 export const SHORT_GROUP: Pattern = {
   path: 'short-group',
-  lead: 'After a shuffle one group of like ranks is short. Which card is it, and which three lead to it?',
+  lead: 'After a shuffle one group of four is a card short. Which card is it, and which three lead to it?',
   fields: [
     { name: 'rank', label: 'The short rank', asks: 'Which rank is short?', kind: 'rank' },
     {

@@ -37,7 +37,7 @@ test('the reset puts both packs back as they were, for every pair of cuts', () =
       expect(reset[0]).toContain(`put ${showCard(faceDown[0].card)} back on top of the face-down`);
       const packet = turnedOver(faceUp);
       expect(reset[1]).toContain(showCard(packet[0].card));
-      const behind = faceDown.findIndex(({ card }) => reset[2].includes(`behind ${showCard(card)}`)) + 1;
+      const behind = faceDown.findIndex(({ card }) => reset[2].includes(`below ${showCard(card)}`)) + 1;
       const mended = [...faceDown.slice(0, behind), ...packet, ...faceDown.slice(behind)];
       expect(mended).toEqual(table);
 
@@ -56,7 +56,7 @@ test('the reset puts both packs back as they were, for every pair of cuts', () =
         rest.length > 0 ? `${shown} back on ${rest[0]}` : `${shown} back on the rest`,
       );
       const whole = [...pushed, shown, ...rest];
-      expect(whole[Number(/at (\d+), right behind the 4 plain cards/.exec(reset[4])?.[1]) - 1]).toBe('5');
+      expect(whole[Number(/at (\d+), right below the 4 plain cards/.exec(reset[4])?.[1]) - 1]).toBe('5');
       expect(whole[Number(/and 24 at (\d+)\./.exec(reset[4])?.[1]) - 1]).toBe('24');
     }
 });

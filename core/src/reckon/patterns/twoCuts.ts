@@ -63,7 +63,7 @@ const resetPack = (now: Order, first: number, second: number): string[] => {
       ? `Turn the face-up card, ${showCard(between)}, face down.`
       : `Turn the ${many} that lie face up over in one packet: ${showCard(between)} on top, ${showCard(now[second - 1])} at the face. ` +
         'If they were counted singly, count them back first.',
-    `Put ${second - first === 1 ? 'it' : 'the packet'} behind ${showCard(now[first - 1])}` +
+    `Put ${second - first === 1 ? 'it' : 'the packet'} below ${showCard(now[first - 1])}` +
       (behind === undefined ? ', at the face.' : `, above ${showCard(behind)}.`),
   ];
 };
@@ -73,7 +73,7 @@ const resetPrediction = ({ plain, from, to }: Prediction, { count }: PushOff, nu
   `Reset the prediction: put ${number} back on ${number < to ? `${number + 1}` : 'the rest'}` +
     (count === 0 ? '.' : `, and the ${countOfCards(count)} pushed off on top of it, as they came.`),
   `Look for ${from}: it lies at ${plain + 1}, ` +
-    (plain === 0 ? 'on top' : `right behind the ${plain === 1 ? 'plain card' : `${plain} plain cards`}`) +
+    (plain === 0 ? 'on top' : `right below the ${plain === 1 ? 'plain card' : `${plain} plain cards`}`) +
     (from < to ? `, and ${to} at ${plain + to - from + 1}.` : '.'),
 ];
 

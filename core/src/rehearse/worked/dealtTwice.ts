@@ -31,16 +31,16 @@ const dealtTwice = (name: string, least: number, note: string): Procedure => ({
 
 export const DEALT_TWICE_FROM_NONE: Worked = {
   procedure: dealtTwice(
-    'Dealt back and dealt again, from none',
+    'Dealt twice, when they name 0',
     0,
-    'Meant to fail: whoever names nought deals no card, and there is none to turn over.',
+    'Meant to fail: someone who names 0 deals nothing, and there is no card to turn over.',
   ),
   proof: { held: 18, outs: 0, failed: 1 },
-  fails: { when: 'number is 0', mended: 'Dealt back and dealt again' },
+  fails: { when: 'number is 0', mended: 'Dealt twice' },
 };
 
 export const DEALT_TWICE: Worked = {
-  procedure: dealtTwice('Dealt back and dealt again', 1, 'Holds for every number from 1 to 18.'),
+  procedure: dealtTwice('Dealt twice', 1, 'Holds for every number from 1 to 18.'),
   proof: { held: 18, outs: 0, failed: 0 },
   restore: [{ do: 'put', packet: 'table', where: 'on', other: 'packet' }],
 };

@@ -42,17 +42,17 @@ const likePair = (name: string, place: readonly Step[], note: string): Procedure
 
 export const LIKE_PAIR_UNMINDED: Worked = {
   procedure: likePair(
-    'A like pair, one lost, the place not minded',
+    'A matching pair, the position ignored',
     [placed(53)],
     'Meant to fail: where your queen goes in above theirs, it pushes theirs one deeper.',
   ),
   proof: { held: 26, outs: 0, failed: 25 },
-  fails: { when: 'depth is 27 or more', mended: 'A like pair, one lost and one placed' },
+  fails: { when: 'depth is 27 or more', mended: 'A matching pair, one lost and one placed' },
 };
 
 export const LIKE_PAIR: Worked = {
   procedure: likePair(
-    'A like pair, one lost and one placed',
+    'A matching pair, one lost and one placed',
     [{ do: 'if', that: { 'at most': ['counted', 26] }, then: [placed(53)], otherwise: [placed(52)] }],
     'Holds wherever their queen goes in; count one less where it lies beyond the middle.',
   ),

@@ -19,7 +19,7 @@ const MADE = {
 export const MADE_OF_TWO: Worked = {
   procedure: {
     name: 'A card made of two',
-    needs: 'A pack in the order that you know, whichever way it is turned.',
+    needs: 'A pack in the order that you know, wherever it is cut.',
     'set-up': 'None.',
     reset: 'Cut your cut back, and put both cards on top again, the second first.',
     note: 'Holds wherever they cut and whichever card gives the rank. Two of a suit or of a rank make one of themselves: an out.',

@@ -95,7 +95,7 @@ export const MIRRORED_TWO: Worked = {
     ...{ name: 'Mirrored halves, a card of each', ...texts },
     reset:
       'The halves are mates all through again; where they took neighbours, two pairs have changed places.',
-    note: 'Holds for every two cards but mates: their gaps lie opposite each other, and nothing tells them. An out.',
+    note: 'Holds for every two cards but mates: the gaps are opposite, so nothing gives them away: an out.',
     packets: { upper: UPPER, lower: LOWER },
     steps: [
       { do: 'choose', name: 'of the upper', from: 1, to: 26 },

@@ -7,7 +7,7 @@ const TARGET = RUN[1];
 export const RUN_IN_DIGITS: Worked = {
   procedure: {
     ...{ format: 'enumeron procedure', version: 2, name: 'Dealt to its digit sum' },
-    needs: 'Fourteen cards that count, behind eight others.',
+    needs: 'Fourteen cards that count, below eight others.',
     'set-up':
       'Eight indifferent cards; 3, 5, 4, 6, 5, 7 … as they lie there; the rest. The tenth card is your target.',
     reset: 'Put the cards back in their order; one look through.',

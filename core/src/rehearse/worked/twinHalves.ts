@@ -56,7 +56,7 @@ export const TWIN_HALVES: Worked = {
       {
         do: 'claim',
         that: { equal: [next('between'), { 'mate of': 'on top' }] },
-        words: 'Behind it lies the mate of the top card.',
+        words: 'Below it lies the mate of the top card.',
       },
     ],
   },

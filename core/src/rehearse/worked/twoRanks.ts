@@ -17,7 +17,7 @@ export const TWO_RANKS: Worked = {
   procedure: {
     name: 'The next two ranks and their digits',
     needs: 'A pack in an order in which no two ranks follow each other twice.',
-    'set-up': 'The pack in that order, turned as you like.',
+    'set-up': 'The pack in that order, cut as you like.',
     reset: 'Deal the cards back onto the pack one by one, and put theirs on top of all.',
     note: 'Holds wherever they cut. They never show a card: two ranks tell theirs, and the card that they count to.',
     packets: { pack: ORDER.map(formatCard) },

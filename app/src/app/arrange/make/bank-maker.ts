@@ -70,6 +70,18 @@ export class BankMaker {
     const outcome = this.outcome();
     return outcome.ok ? undefined : sayProblem(outcome.problems[0]);
   });
+  /** The field that what is wrong stands beside: a count that is no number, or else the cards. */
+  protected readonly wrongField = computed(() => {
+    if (this.problem() === undefined) return undefined;
+    const isNumber = (text: string): boolean => /^\d+$/.test(text.trim());
+    const asked =
+      this.where() === 'every'
+        ? (['count', 'step'] as const)
+        : this.where() === 'behind'
+          ? (['count'] as const)
+          : [];
+    return asked.find((field) => !isNumber(this[field]())) ?? 'cards';
+  });
   protected readonly slots = computed(() => {
     const bank = this.bank();
     return bank && freeSlots(bank, this.pack.home().length);

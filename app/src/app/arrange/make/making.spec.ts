@@ -165,7 +165,7 @@ describe('a bank by one press', () => {
   });
 
   test('groups of like ranks, loose, around the middle', async () => {
-    const { cards, rendered } = await pressed('Groups of like ranks');
+    const { cards, rendered } = await pressed('Groups of one rank');
     for (let group = 0; group < 3; group++) {
       const four = cards.slice(group * 4, group * 4 + 4);
       expect(new Set(four.map(rankOf)).size).toBe(1);
@@ -228,7 +228,7 @@ describe('a bank', () => {
 
   test('groups of like ranks', async () => {
     const rendered = await render(BankMaker);
-    await rendered.click('Groups of like ranks');
+    await rendered.click('Groups of one rank');
     expect(
       shown()
         ?.slice(20, 24)

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatFormField, MatLabel } from '@angular/material/form-field';
+import { MatFormField, MatHint, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
 import { Conditions, Origin } from '@enumeron/core/arrange';
 import { numberOrder, sayProblem } from '@enumeron/core/deck';
@@ -15,7 +15,7 @@ import { SaveOrder } from '../../nouns/orders/save-order';
 /** An order at random that keeps what is asked of it; the same seed gives the same order. */
 @Component({
   selector: 'en-random-maker',
-  imports: [MatButton, MatFormField, MatInput, LeftDrafts, MatLabel, NewTabs, OrderSheet, SaveOrder],
+  imports: [MatButton, MatFormField, MatHint, MatInput, LeftDrafts, MatLabel, NewTabs, OrderSheet, SaveOrder],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './random-maker.html',
   styleUrl: './rule-maker.scss',
@@ -32,7 +32,7 @@ export class RandomMaker {
     suitsApart: this.suitsApart(),
     colourRun: this.runs() ? 3 : undefined,
   }));
-  private readonly isSeed = computed(() => /^\d{1,9}$/.test(this.seed()));
+  protected readonly isSeed = computed(() => /^\d{1,9}$/.test(this.seed()));
   private readonly search = jobView('random order', () =>
     this.isSeed()
       ? { pack: numberOrder(), conditions: this.conditions(), seed: Number(this.seed()) }
@@ -43,9 +43,8 @@ export class RandomMaker {
     return search?.kind === 'ended' && search.result.ok ? search.result.order : undefined;
   });
   protected readonly problem = computed(() => {
-    if (!this.isSeed()) return 'The seed must be a whole number. Write up to nine digits.';
     const search = this.search();
-    if (search?.kind === 'failed') return 'Part of Enumeron could not be loaded. Reload the page.';
+    if (search?.kind === 'failed') return 'Part of Enumeron didn’t load. Reload the page.';
     return search?.kind === 'ended' && !search.result.ok ? sayProblem(search.result.problems[0]) : undefined;
   });
   protected readonly origin = computed<Origin>(() => ({

@@ -1,7 +1,7 @@
 import { CdkDrag, CdkDragDrop, CdkDragHandle, CdkDropList, moveItemInArray } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatFormField, MatLabel } from '@angular/material/form-field';
+import { MatFormField, MatHint, MatLabel } from '@angular/material/form-field';
 import { MatIcon } from '@angular/material/icon';
 import { MatInput } from '@angular/material/input';
 import { Origin } from '@enumeron/core/file/arrange/origin';
@@ -28,6 +28,7 @@ import { SaveOrder } from '../../nouns/orders/save-order';
     CdkDropList,
     MatButton,
     MatFormField,
+    MatHint,
     MatIcon,
     MatInput,
     MatLabel,

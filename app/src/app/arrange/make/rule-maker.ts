@@ -64,9 +64,18 @@ export class RuleMaker {
     const outcome = this.outcome();
     return outcome.ok ? outcome.order : undefined;
   });
-  protected readonly problem = computed(() => {
+  private readonly problem = computed(() => {
     const outcome = this.outcome();
     return outcome.ok ? undefined : sayProblem(outcome.problems[0]);
+  });
+  /** The field that is wrong by itself, its others as they begin: what is wrong stands beside it. */
+  protected readonly wrong = computed(() => {
+    const sentence = this.problem();
+    if (sentence === undefined) return undefined;
+    const { fields, read } = this.chosen();
+    const starts = Object.fromEntries(fields.map(({ name, start }) => [name, start]));
+    const field = fields.find(({ name }) => !read({ ...starts, [name]: this.texts[name]() }).ok);
+    return { sentence, field: field?.name };
   });
   protected readonly origin = computed<Origin | undefined>(() => {
     const read = this.read();

@@ -52,7 +52,7 @@ export class CompareView {
     const found = compareOrders(this.order().cards, other.cards);
     return [
       found.offset === undefined
-        ? 'Neither is a turn of the other.'
+        ? 'Neither is a cut of the other.'
         : found.offset === 0
           ? 'They are the same order.'
           : `The second is the first, cut at ${found.offset.toString()}.`,

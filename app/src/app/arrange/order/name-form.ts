@@ -32,7 +32,7 @@ import { makeName, nameProblem } from '@enumeron/core/formats';
       />
     </mat-form-field>
     <button mat-flat-button type="submit">Rename</button>
-    <button mat-button type="button" (click)="left.emit()">Keep the old name</button>
+    <button mat-button type="button" (click)="left.emit()">Cancel</button>
     @if (problem(); as sentence) {
       <p role="alert">{{ sentence }}</p>
     }

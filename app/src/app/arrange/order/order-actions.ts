@@ -68,7 +68,7 @@ export class OrderActions {
   protected readonly remove = once('delete an order', async () => {
     const { name } = this.order();
     await this.store.remove(this.order());
-    this.offerUndo(`${name} is deleted.`);
+    this.offerUndo(`${name} is removed.`);
     await this.router.navigate(['/arrange']);
   });
 

@@ -11,7 +11,7 @@ import { PACKS, propertiesAsked, spreadsAsked } from './asked';
 const MEASURE_WORDS: Readonly<Record<SpreadMeasure, string>> = {
   colourRun: 'longest run of a colour',
   suitRun: 'longest run of a suit',
-  likeRanks: 'neighbours of like rank',
+  likeRanks: 'neighbours of the same rank',
   sequences: 'neighbours in sequence',
 };
 

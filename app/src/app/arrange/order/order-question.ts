@@ -6,9 +6,14 @@ import { Card, ComposedWay, parsePart, sayProblem } from '@enumeron/core/deck';
 import { applyMove, parseMovesText } from '@enumeron/core/moves';
 import { CardText } from '../../ui/card-text';
 
-const RELATIONS: readonly Relation[] = ['mates', 'of like rank', 'of like suit', 'of like colour'];
+const RELATIONS: readonly Relation[] = [
+  'mates',
+  'of the same rank',
+  'of the same suit',
+  'of the same colour',
+];
 const KINDS: readonly { readonly kind: Question['kind']; readonly name: string }[] = [
-  { kind: 'apart', name: 'two cards so far apart are alike' },
+  { kind: 'apart', name: 'two cards this far apart are alike' },
   { kind: 'composed card', name: 'rank of one, suit of the next: where the card lies' },
   { kind: 'sum', name: 'the next ranks add up to the number cut' },
   { kind: 'together', name: 'certain cards stay side by side' },

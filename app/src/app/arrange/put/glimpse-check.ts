@@ -37,7 +37,7 @@ import { numberReader } from '../../ui/form/reading';
           <li [class.odd]="check().odd.includes(each)">
             <en-card-text [text]="showCard(each.card) + ' at ' + each.place" />
             {{ check().odd.includes(each) ? ' does not fit' : '' }}
-            <button mat-button (click)="forget(each)">Take away</button>
+            <button mat-button (click)="forget(each)">Remove</button>
           </li>
         }
       </ul>

@@ -166,7 +166,7 @@ describe('by a few glimpses', () => {
     await rendered.type('.place input', '1');
     await press(rendered, parseCard('2S') as Card);
     expect(rendered.text()).toContain('2 of 3 fit a pack in order, cut at 3; not 2♠two of spades at 1.');
-    await rendered.click('Take away');
+    await rendered.click('Remove');
     expect(rendered.all('ul li')).toHaveLength(2);
   });
 });
@@ -176,7 +176,7 @@ test('two orders side by side', async () => {
   await until(() => orders.count() !== undefined);
   const rendered = await render(CompareView, { order: wheel });
   await until(() => rendered.all('.abilities').length > 0);
-  expect(rendered.text()).toContain('Neither is a turn of the other.');
+  expect(rendered.text()).toContain('Neither is a cut of the other.');
   expect(rendered.find('.abilities').textContent).toContain('12 from the top');
   expect(rendered.all('.places li')).toHaveLength(52);
   const select = rendered.find('select') as HTMLSelectElement;

@@ -154,7 +154,7 @@ export const FACT_WORDS: readonly FactWord[] = [
   {
     word: 'short',
     usage: 'short 7',
-    says: 'a group of like ranks is one short',
+    says: 'a group of one rank is one card short',
 
     read: shortWord,
   },
@@ -168,4 +168,4 @@ export const FACT_WORDS: readonly FactWord[] = [
 ];
 
 /** A fact as the ask line says what Enter would do. */
-export const sayFact = (fact: Fact): string => `Take note: ${describeFact(fact)}`;
+export const sayFact = (fact: Fact): string => `Note: ${describeFact(fact)}`;

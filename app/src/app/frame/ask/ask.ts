@@ -43,7 +43,7 @@ export const WORDS: readonly Word[] = [
   { word: 'redo', usage: 'redo', says: 'do it again' },
   ...FACT_WORDS,
   { word: 'riffled', usage: 'riffled 2', says: 'a bank after so many riffles: how sure is the key card' },
-  { word: 'swap', usage: 'swap', says: 'take the other pack of the set' },
+  { word: 'swap', usage: 'swap', says: 'take the other pack' },
   { word: 'help', usage: 'help', says: 'what can be typed and pressed' },
 ];
 

@@ -46,7 +46,7 @@ const speak = (place: number, card: Card, stackNumber: number | undefined, marks
   [
     `place ${place}`,
     speakCard(card),
-    stackNumber === undefined ? 'not in the stack' : `stack number ${stackNumber}`,
+    stackNumber === undefined ? 'not in your order' : `stack number ${stackNumber}`,
     ...marks.map((mark) => (mark === 'number' ? 'number wanted' : mark)),
   ].join(', ');
 

@@ -15,10 +15,12 @@ export interface Meeting {
 /** Something that is asked. The same asked again is another question. */
 export interface Question {
   readonly asks: AnswerKind;
-  /** The question in full, what it is about, and what is given beside it. */
+  /** The question, what it is about, and what is given beside it. */
   readonly question: string;
   readonly prompt: string;
   readonly given?: string | undefined;
+  /** Whether the question has in it what it is about: one sentence that is all there is to show. */
+  readonly isWhole?: true;
   /** The user's own memory image, where there is one. */
   readonly hint?: string;
   /** What is shown before it is asked. */

@@ -44,7 +44,7 @@ export const practiceCalendar = (
     const event = new ICAL.Event(component);
     event.uid = `practice-${dayOf(date).toString()}-${markOf(order)}@enumeron`;
     event.summary = `${name}: ${minutes.toString()} min`;
-    event.description = `${countOf(answers, 'answer')} ${answers === 1 ? 'is' : 'are'} due.`;
+    event.description = `${countOf(answers, 'question')} ${answers === 1 ? 'is' : 'are'} up.`;
     event.startDate = dayOf(date);
     event.endDate = dayOf(new Date(date.getFullYear(), date.getMonth(), date.getDate() + 1));
     component.updatePropertyWithValue('dtstamp', ICAL.Time.fromJSDate(now, true));

@@ -21,12 +21,12 @@ const [DAYS, RUNS, SEED] = [30, 8, 11];
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<h3>Files</h3>
     <p class="lead">
-      Answers with the schedule’s parameters, so that anyone can replay them; items; the next 30 days for a
-      calendar. All of it is in the backup as well.
+      Every answer, with the numbers to replay the schedule; every question as it stands; the next 30 days for
+      a calendar. All of it is in the backup, too.
     </p>
     <div class="row">
       <button mat-stroked-button type="button" (click)="answers()">Answers, CSV</button>
-      <button mat-stroked-button type="button" (click)="items()">Items, CSV</button>
+      <button mat-stroked-button type="button" (click)="items()">Questions, CSV</button>
       <button mat-stroked-button type="button" (click)="calendar()">Practice days, iCalendar</button>
     </div>
     <p class="lead" role="status">{{ note() }}</p>`,
@@ -96,7 +96,7 @@ export class LearnFiles {
       download(text, file, type);
       this.note.set(`Saved as ${file}.`);
     } catch {
-      this.note.set('It could not be written: a script or the stored answers cannot be had. Try again.');
+      this.note.set('The file couldn’t be made: part of Enumeron or your answers didn’t load. Try again.');
     }
   }
 }

@@ -82,7 +82,12 @@ test('how an order is learnt can be changed, and the plan follows; nonsense is t
   for (const wrong of ['x', '99', '-1']) {
     await change(page, 'input', wrong);
     expect(page.text()).toContain('a number from 0 to 60');
-    expect(fieldsOf(page)[0].value).toBe('0');
+    // What was typed stays, and what is wrong is tied to it.
+    const [field] = fieldsOf(page);
+    expect(field.value).toBe(wrong);
+    expect(field.getAttribute('aria-invalid')).toBe('true');
+    expect(page.find(`#${field.getAttribute('aria-describedby') ?? ''}`).textContent).toContain('0 to 60');
+    expect(store.settings().newCards).toBe(0);
   }
   const blocks = page.find('select') as HTMLSelectElement;
   blocks.value = 'ends';
@@ -104,19 +109,21 @@ test('how an order is learnt can be changed, and the plan follows; nonsense is t
   };
   await setTime(fluent, '2,5');
   expect(store.pace()).toEqual({ quick: 750, fluent: 2500, slow: 4000 });
-  for (const [field, wrong] of [
-    [quick, '3'],
-    [slow, '1'],
-    [fluent, 'soon'],
+  for (const [field, wrong, says, right] of [
+    [quick, '3', 'can’t be longer than “fluent”', '0.75'],
+    [slow, '1', 'can’t be longer than “slow”', '4'],
+    [fluent, 'soon', 'seconds from 0.1 to 60', '2.5'],
   ] as const) {
     await setTime(field, wrong);
     expect(store.pace()).toEqual({ quick: 750, fluent: 2500, slow: 4000 });
-    expect(page.text()).toContain('Times from 0.1');
+    expect(page.text()).toContain(says);
+    await setTime(field, right);
+    expect(page.text()).not.toContain(says);
   }
   page.fixture.destroy();
   const today = await render(Today);
-  expect(today.text()).toContain('20 minutes a day, 0 new cards');
-  expect(today.text()).toContain('Nothing more today');
+  expect(today.text()).toContain('20 minutes a day, 0 cards to meet');
+  expect(today.text()).toContain('Nothing more is up today');
 });
 
 test('another retention is tried before it is taken, schedules every item from its answers, and goes back exactly', async () => {
@@ -124,19 +131,21 @@ test('another retention is tried before it is taken, schedules every item from i
   await until(() => store.memories().size > 50);
   const before = await memories();
   const page = await render(LearnSettings);
-  const field = page.all('label input').at(-1) as HTMLInputElement;
-  const reschedule = async (text: string): Promise<void> => {
-    field.value = text;
-    await page.click('See what that does');
-    await until(() => page.text().includes('days between two questions'));
-    await page.click('Schedule them anew');
-    await until(() => page.text().includes('Done: every item'));
+  const share = page.all('en-text-field input').at(-2) as HTMLInputElement;
+  const see = async (text: string): Promise<void> => {
+    share.value = text;
+    share.dispatchEvent(new Event('change'));
+    await page.fixture.whenStable();
   };
-  field.value = '99';
-  await page.click('See what that does');
+  const reschedule = async (text: string): Promise<void> => {
+    await see(text);
+    await until(() => page.text().includes('days between two questions'));
+    await page.click('Use it');
+    await until(() => page.text().includes('Done: everything'));
+  };
+  await see('99');
   expect(page.text()).toContain('from 70 to 97');
-  field.value = '80';
-  await page.click('See what that does');
+  await see('80');
   await until(() => page.text().includes('days between two questions'));
   expect(await memories()).toEqual(before);
   await reschedule('80');
@@ -157,11 +166,13 @@ test('another retention is tried before it is taken, schedules every item from i
 
 test('parameters that are none are refused with what is wrong', async () => {
   const page = await render(LearnSettings);
-  const weights = page.find('textarea') as HTMLTextAreaElement;
+  const numbers = page.all('en-text-field input').at(-1) as HTMLInputElement;
   for (const wrong of ['', '1 2 3', 'a, b', `${SCHEDULE.weights.join(' ')} 5`]) {
-    weights.value = wrong;
-    await page.click('See what that does');
-    await until(() => page.text().includes('no parameters'));
+    numbers.value = wrong;
+    numbers.dispatchEvent(new Event('change'));
+    await page.fixture.whenStable();
+    expect(page.text()).toContain('no parameters');
+    expect(page.text()).not.toContain('days between two questions');
   }
   expect(await db.rows(SCHEDULES).count()).toBe(0);
 });
@@ -236,7 +247,7 @@ test('the calendars of two orders replace nothing of each other, and no line is 
   const long = practiceCalendar('Über den großen Fluß hinaus · 大海 '.repeat(4).trim(), days) ?? '';
   for (const line of long.split('\r\n'))
     expect(new TextEncoder().encode(line).length).toBeLessThanOrEqual(75);
-  expect(long.replaceAll('\r\n ', '')).toContain('DESCRIPTION:1 answer is due.');
+  expect(long.replaceAll('\r\n ', '')).toContain('DESCRIPTION:1 question is up.');
 });
 
 test('no cell of answers or items is run by a spreadsheet, whatever its order is called', () => {
@@ -312,7 +323,7 @@ test('an edited order says whose answers are others now, and begins them anew or
   );
   expect(today.text()).toContain(`Six was edited: ${moved.length} answers are another one now`);
   const before = await memories();
-  await today.click('Begin these anew');
+  await today.click('Start these over');
   await until(() => store.memories().size === before.size - moved.length);
   await TestBed.inject(Journal).tryAgain();
   expect(today.text()).not.toContain('was edited');
@@ -336,7 +347,7 @@ test('several orders share the day’s minutes; another one is practised without
   store.look();
   const other = await useOrder('Seven', 'AH 2H 3H 4H 5H 6H 7H');
   const today = await render(Today);
-  await until(() => today.text().includes('24 due, 5 min'));
+  await until(() => today.text().includes('24 up, 5 min'));
   await today.click('Six');
   await until(() => today.text().includes('Today, Six') && today.text().includes('Back to'));
   expect(TestBed.inject(PackStore).pack().orderId).toBe(other.id);
@@ -410,7 +421,7 @@ test('what another tab has answered since is not begun anew', async () => {
   const stored = (await db.rows(ITEMS).get(key))?.memory as Memory;
   const answered = scheduleBy().next(stored, 3, clock.now());
   // Pressed before this tab has seen it.
-  const press = today.click('Begin these anew');
+  const press = today.click('Start these over');
   await db.rows(ITEMS).update(key, { memory: answered, truth: '2' });
   await press;
   await until(() => store.memories().size < before.size);

@@ -23,16 +23,31 @@ import { LearnStore } from '../../nouns/learning/learn.store';
 import { Rescheduling, Tried } from '../../nouns/learning/rescheduling';
 import { LearnFiles } from './learn-files';
 import { Choice } from '../../ui/choice';
+import { TextField } from '../../ui/form/text-field';
 
 /** What the schedule's wanted retention may be, in percent. */
 const [LEAST, MOST] = [70, 97];
 
+/** The most cards that are met in a day. */
+const MOST_NEW = 60;
+
 const seconds = (ms: number): string => (ms / 1000).toString();
+
+/** Milliseconds of a text in seconds; a comma may stand for the point. */
+const msOf = (text: string): number => Math.round(Number(text.trim().replace(',', '.')) * 1000);
+
+const percentOf = (text: string): number => Number(text.trim().replace('%', ''));
+
+const numbersIn = (text: string): readonly number[] =>
+  text
+    .split(/[\s,;]+/)
+    .filter((part) => part !== '')
+    .map(Number);
 
 /** How the order is learnt: days, blocks and directions, what is fast, the schedule, and files of all that. */
 @Component({
   selector: 'en-learn-settings',
-  imports: [Choice, CountPipe, HeadWayList, LearnFiles, MatButton],
+  imports: [Choice, CountPipe, HeadWayList, LearnFiles, MatButton, TextField],
   providers: [History, Rescheduling],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './settings.html',
@@ -47,12 +62,11 @@ export class LearnSettings {
   protected readonly lengths: readonly number[] = [2, 5, 10, 20];
   protected readonly inMinutes = (minutes: number): string => `${minutes.toString()} min`;
   protected readonly paces = [
-    ['quick', 'Easy: right within'],
+    ['quick', 'At once: right within'],
     ['fluent', 'Fluent: right within'],
-    ['slow', 'Hard: right, but after more than'],
+    ['slow', 'Slow: right, but after more than'],
   ] as const satisfies readonly (readonly [keyof Pace, string])[];
   protected readonly seconds = seconds;
-  protected readonly wrong = signal('');
 
   protected readonly blockSize = computed(() => {
     const { blocks } = this.store.settings();
@@ -63,14 +77,17 @@ export class LearnSettings {
     const { blocks } = this.store.settings();
     return blocks.kind === 'ends' ? blocks.ends.join(', ') : undefined;
   });
-  protected readonly retention = computed(() => Math.round(this.store.scheduleSettings().retention * 100));
-  protected readonly weights = computed(() => this.store.scheduleSettings().weights.join(', '));
+  protected readonly retention = computed(() => Math.round(this.wanted().retention * 100).toString());
+  protected readonly weights = computed(() => this.wanted().weights.join(', '));
   protected readonly isUsual = computed(() => {
     const { retention, weights } = this.store.scheduleSettings();
     return retention === SCHEDULE.retention && weights.join() === SCHEDULE.weights.join();
   });
 
   protected readonly tried = signal<Tried | undefined>(undefined);
+  /** The schedule that was tried last, or the one that holds. */
+  private readonly wanted = computed<ScheduleSettings>(() => this.asked() ?? this.store.scheduleSettings());
+  private readonly asked = signal<ScheduleSettings | undefined>(undefined);
   protected readonly trying = signal(false);
   protected readonly note = signal('');
   /** What the schedule that was tried would do. */
@@ -91,10 +108,13 @@ export class LearnSettings {
     if (next.length > 0 || this.store.isComputed()) this.store.set({ directions: next });
   }
 
-  protected setNew(field: HTMLInputElement): void {
-    const count = Number(field.value);
-    if (/^\d{1,2}$/.test(field.value.trim()) && count <= 60) this.store.set({ newCards: count });
-    this.tell(field, this.store.settings().newCards.toString(), 'New cards a day: a number from 0 to 60.');
+  protected readonly whyNoCount = (text: string): string | undefined =>
+    /^\d{1,2}$/.test(text.trim()) && Number(text) <= MOST_NEW
+      ? undefined
+      : `Write a number from 0 to ${MOST_NEW.toString()}.`;
+
+  protected setNew(text: string): void {
+    this.store.set({ newCards: Number(text) });
   }
 
   protected setBlocks(size: string): void {
@@ -102,68 +122,68 @@ export class LearnSettings {
     else this.store.set({ blocks: size === 'own' ? { kind: 'own' } : { kind: 'size', size: Number(size) } });
   }
 
-  protected setEnds(field: HTMLInputElement): void {
-    const ends = parseEnds(field.value);
+  protected readonly whyNoEnds = (text: string): string | undefined =>
+    parseEnds(text) ? undefined : 'Write stack numbers that go up, such as 10, 20, 35.';
+
+  protected setEnds(text: string): void {
+    const ends = parseEnds(text);
     if (ends) this.store.set({ blocks: { kind: 'ends', ends } });
-    this.wrong.set(ends ? '' : 'Blocks end after stack numbers that go up: 10, 20, 35.');
-    field.value = this.blockEnds() ?? '';
   }
 
-  /** A time in seconds; each must be longer than the one before. */
-  protected setPace(which: keyof Pace, field: HTMLInputElement): void {
-    const ms = Math.round(Number(field.value.trim().replace(',', '.')) * 1000);
-    const pace = { ...this.store.pace(), [which]: ms };
-    const fits = ms >= 100 && ms <= 60_000 && pace.quick <= pace.fluent && pace.fluent <= pace.slow;
-    if (fits) this.store.set({ pace });
-    this.tell(
-      field,
-      seconds(this.store.pace()[which]),
-      'Times from 0.1 to 60 seconds: easy is not longer than fluent, and fluent not longer than hard.',
-    );
+  /** Why a text is no time in seconds, or does not fit the others: each is as long as the one before at least. */
+  protected whyNoPace(which: keyof Pace): (text: string) => string | undefined {
+    return (text) => {
+      const ms = msOf(text);
+      const pace = { ...this.store.pace(), [which]: ms };
+      if (!(ms >= 100 && ms <= 60_000)) return 'Write seconds from 0.1 to 60.';
+      if (pace.quick > pace.fluent) return '“At once” can’t be longer than “fluent”.';
+      return pace.fluent > pace.slow ? '“Fluent” can’t be longer than “slow”.' : undefined;
+    };
+  }
+
+  protected setPace(which: keyof Pace, text: string): void {
+    this.store.set({ pace: { ...this.store.pace(), [which]: msOf(text) } });
   }
 
   protected usualPace(): void {
     this.store.set({ pace: PACE });
   }
 
-  /** Puts what holds back into a field that could not be read, and says what it may hold. */
-  private tell(field: HTMLInputElement, holds: string, words: string): void {
-    const fits = Number(field.value.replace(',', '.')) === Number(holds);
-    this.wrong.set(fits ? '' : words);
-    if (!fits) field.value = holds;
+  protected readonly whyNoShare = (text: string): string | undefined =>
+    percentOf(text) >= LEAST && percentOf(text) <= MOST
+      ? undefined
+      : `Write a number from ${LEAST.toString()} to ${MOST.toString()}.`;
+
+  protected readonly whyNoNumbers = (text: string): string | undefined => {
+    const read = checkWeights(numbersIn(text));
+    return read.ok ? undefined : sayProblem(read.problems[0]);
+  };
+
+  /** Tries a schedule with what was typed: how often a card shall be right, and the numbers of the model. */
+  protected see(part: Partial<ScheduleSettings>): Promise<void> {
+    return this.run({ ...this.wanted(), ...part });
   }
 
-  protected async see(retention: string, weights: string): Promise<void> {
-    this.tried.set(undefined);
-    const percent = Number(retention.trim().replace('%', ''));
-    if (!(percent >= LEAST && percent <= MOST)) {
-      this.note.set(
-        `How often you want to be right is from ${LEAST.toString()} to ${MOST.toString()} in 100.`,
-      );
-      return;
-    }
-    const read = checkWeights(
-      weights
-        .split(/[\s,;]+/)
-        .filter((part) => part !== '')
-        .map(Number),
-    );
-    if (!read.ok) {
-      this.note.set(sayProblem(read.problems[0]));
-      return;
-    }
-    await this.run({ retention: percent / 100, weights: read.weights });
+  protected seeShare(text: string): Promise<void> {
+    return this.see({ retention: percentOf(text) / 100 });
+  }
+
+  protected seeNumbers(text: string): Promise<void> {
+    const read = checkWeights(numbersIn(text));
+    return read.ok ? this.see({ weights: read.weights }) : Promise.resolve();
   }
 
   protected readonly seeUsual = (): Promise<void> => this.run(SCHEDULE);
 
   private async run(settings: ScheduleSettings): Promise<void> {
+    this.asked.set(settings);
+    this.tried.set(undefined);
     this.note.set('');
     this.trying.set(true);
     try {
       this.tried.set(await this.rescheduling.try(settings));
     } catch {
-      this.note.set('Part of Enumeron could not be loaded, or storage cannot be read. Reload the page.');
+      this.note.set('Part of Enumeron or your answers didn’t load. Reload the page.');
     } finally {
       this.trying.set(false);
     }
@@ -175,11 +195,12 @@ export class LearnSettings {
     try {
       const taken = await this.rescheduling.take(tried);
       this.note.set(
-        taken ? 'Done: every item is scheduled anew.' : 'Something was answered meanwhile. Try again.',
+        taken ? 'Done: everything is rescheduled.' : 'Something was answered meanwhile. Try again.',
       );
     } catch {
-      this.note.set('Storage takes nothing just now: nothing has changed.');
+      this.note.set('The browser isn’t saving at the moment: nothing has changed.');
     }
     this.tried.set(undefined);
+    this.asked.set(undefined);
   });
 }

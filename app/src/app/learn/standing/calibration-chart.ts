@@ -13,7 +13,7 @@ const [SIZE, LEFT, BELOW] = [220, 34, 18];
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<h3>Is the schedule right about you?</h3>
     @if (shown().length === 0) {
-      <p class="note">Nothing that was held has come back yet.</p>
+      <p class="note">Nothing you knew has come back yet.</p>
     } @else {
       <p class="note">
         Across: how often it expected you to be right. Up: how often you were, with its 95 % interval. On the

@@ -26,7 +26,7 @@ const PAIRS = 8;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<h3>The weakest</h3>
     @if (weak().length === 0) {
-      <p class="note">Nothing was begun yet.</p>
+      <p class="note">Nothing started yet.</p>
     } @else {
       <ol>
         @for (each of weak(); track each.id) {

@@ -1,7 +1,17 @@
 import { computed, inject, Injectable, untracked } from '@angular/core';
 import { ParamMap } from '@angular/router';
 import { seededRng } from '@enumeron/core/deck';
-import { Drawn, drawSum, Inputs, nextLevel, Answer, sameSaid, showSaid, SumKind } from '@enumeron/core/learn';
+import {
+  askSum,
+  Drawn,
+  drawSum,
+  Inputs,
+  nextLevel,
+  Answer,
+  sameSaid,
+  showSaid,
+  SumKind,
+} from '@enumeron/core/learn';
 import { Journal } from '../../storage/journal';
 import { placeOf } from '../../storage/kind';
 import { SumRow, SUMS } from '../../nouns/learning/sums.kind';
@@ -88,7 +98,7 @@ export class SumSource extends Source {
 
   private questionOf(drawn: Drawn): SumQuestion {
     const { kind, sum } = drawn;
-    return { drawn, asks: kind.answer, question: kind.asks, prompt: sum.shown, given: sum.given };
+    return { drawn, asks: kind.answer, question: askSum(kind, sum), prompt: sum.shown, isWhole: true };
   }
 
   override stands(question: Question): boolean {

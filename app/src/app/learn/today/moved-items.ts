@@ -65,7 +65,7 @@ export class MovedItems {
     const items = moved.map(({ row }) => placeOf(ITEMS, row.id));
     const reviews = resets.map(({ id }) => placeOf(REVIEWS, id));
     for (const { row } of moved) this.store.touch(row.id);
-    await this.journal.commit('begin items anew', [...items, ...reviews], (rows) => {
+    await this.journal.commit('start cards over', [...items, ...reviews], (rows) => {
       const stored = rows.slice(0, items.length) as readonly (ItemRow | undefined)[];
       // What another tab has answered since is as that answer made it.
       const isSame = stored.map((row, index) => row?.memory.last === moved[index].row.memory.last);

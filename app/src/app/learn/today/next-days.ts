@@ -41,11 +41,7 @@ const [WIDTH, HEIGHT] = [300, 70];
       <en-as-table name="The next days" [columns]="['Day', 'Answers', 'From, to']" [rows]="rows" />
     } @else {
       <p>
-        {{
-          failed()
-            ? 'Part of Enumeron could not be loaded. Reload the page.'
-            : 'Running the schedule forward …'
-        }}
+        {{ failed() ? 'Part of Enumeron didn’t load. Reload the page.' : 'Running the schedule forward …' }}
       </p>
     }`,
   styleUrl: '../../ui/charts/chart.scss',

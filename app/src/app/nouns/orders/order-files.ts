@@ -92,7 +92,7 @@ const readCsv = async (content: string): Promise<Outcome<OrderText>> => {
 /** Reads an order's file by what it holds: JSON, a table, or plain text. */
 export const readOrderFile = async (content: string): Promise<Outcome<OrderText>> => {
   if (content.trimStart().startsWith('{')) {
-    const json = await readJson(content, 'Mend it there, or save it anew.');
+    const json = await readJson(content, 'Mend it there, or save it again.');
     if (!json.ok) return json;
     const outcome = parseOrderJson(json.value);
     return outcome.ok

@@ -129,6 +129,6 @@ export class SentStore {
   takeBack({ row, name }: Sent): Promise<Committed> {
     const rows = this.stored()?.filter(({ procedure }) => procedure === row.procedure) ?? [row];
     const places = rows.map(({ id }) => placeOf(SENT, id));
-    return this.journal.commit(`take ${name} out of Reckon`, places, () => places.map(() => undefined));
+    return this.journal.commit(`remove ${name} from Reckon`, places, () => places.map(() => undefined));
   }
 }

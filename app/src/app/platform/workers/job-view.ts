@@ -55,7 +55,7 @@ const retried = new Subject<void>();
 /** Says that nothing was heard, and goes on when that is wanted. */
 const askedAgain = <State>(notices: Notices, again: Observable<State>): Observable<State> =>
   defer(() => {
-    const says = 'Nothing has been heard of what is worked out for 10 seconds.';
+    const says = 'The calculation has given no answer for 10 seconds.';
     void notices.offer(says, 'Try again', () => retried.next(), 0);
     return retried.pipe(
       take(1),

@@ -45,7 +45,7 @@ test('before anything is told it asks for a card and a number', async () => {
 test('what is known follows from what was seen', async () => {
   await demonstrate();
   expect(facts()).toMatchObject({
-    'Turned by': '3',
+    'Cut at': '3',
     'On top': '9♦nine of diamonds, stack number 4',
     'At the face': 'K♥king of hearts, stack number 3',
     '7♦seven of diamonds lies at': '17',
@@ -67,8 +67,8 @@ test('the answer is the best way, and another can be chosen', async () => {
   expect(room.all('.ways li')).toHaveLength(3);
   await room.click('more ways');
   expect(room.all('.ways li')).toHaveLength(handlings(pack.now(), card('7D'), 15).length);
-  await room.click('Hold the number to 36');
-  expect(room.find('.says').textContent).toContain('Hold the number to 36');
+  await room.click('Let them arrive at 36');
+  expect(room.find('.says').textContent).toContain('Let them arrive at 36');
   expect(room.all('.answer button')).toHaveLength(0);
 });
 
@@ -111,7 +111,7 @@ test('a pack out of step is said to be, and has a place but no sum from the stac
   await pack.apply({ kind: 'deal', count: 9 });
   await wanted.want({ card: card('7D') });
   await room.fixture.whenStable();
-  expect(facts()['Turned by']).toBe('out of step');
+  expect(facts()['Cut at']).toBe('out of step');
   expect(room.all('en-hand-sum li')).toHaveLength(1);
 });
 

@@ -30,7 +30,7 @@ export class Known {
     const [now, size] = [this.pack.now(), this.pack.size()];
     const [card, place, number] = [this.wanted.card(), this.wanted.place(), this.wanted.number()];
     return [
-      { words: 'Turned by', value: this.pack.offset() ?? 'out of step' },
+      { words: 'Cut at', value: this.pack.offset() ?? 'out of step' },
       this.cardFact('On top', 1),
       ...(size > 1 ? [this.cardFact('Second', 2)] : []),
       this.cardFact('At the face', size),

@@ -89,8 +89,8 @@ export class FactsView {
   /** What stands where the answer will be. */
   protected readonly waiting = computed(() =>
     !this.busy() && this.told()?.failed
-      ? 'This could not be worked out: a script is missing. Reload the page.'
-      : 'Running through the states …',
+      ? 'Part of Enumeron didn’t load. Reload the page.'
+      : 'Trying every way it can lie …',
   );
   protected readonly reckoning = computed(() => {
     const deduction = this.deduction();
@@ -206,7 +206,7 @@ export class FactsView {
   }
 
   protected async take({ pack }: State): Promise<void> {
-    await this.pack.become(pack, 'take one of the states as the pack');
+    await this.pack.become(pack, 'take one way it can lie as the pack');
   }
 
   protected async act(): Promise<void> {

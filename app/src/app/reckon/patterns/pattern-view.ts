@@ -176,7 +176,7 @@ export class PatternView {
     const sent = this.sent();
     if (!sent) return;
     await this.sentStore.takeBack(sent);
-    await this.notices.offerUndo(`${sent.name} is taken out of Reckon.`, () => this.undoing.undo('table'));
+    await this.notices.offerUndo(`${sent.name} is removed from Reckon.`, () => this.undoing.undo('table'));
   }
 
   protected clear(): void {

@@ -176,7 +176,7 @@ describe('a pattern', () => {
     ranks.fixture.destroy();
     const line = await open('number-line');
     // Nothing need be told: the key is at the face, K♦ with stack number 52, and the row begins 18 above it.
-    expect(answer(line)).toMatch(/^Call .+, J♠ and on down the stack, until they say stop$/);
+    expect(answer(line)).toMatch(/^Call .+, J♠ and on down your order, until they say stop$/);
     await press(line, 'KH');
     await press(line, '7D');
     expect(answer(line)).toBe('Run up a line from 1 to 18; say “stop when you like” from 7 on');
@@ -225,9 +225,9 @@ describe('a procedure that was sent from Rehearse', () => {
     await press(rendered, showCard(pack.now()[19]));
     await press(rendered, showCard(pack.now()[7]));
     expect(answer(rendered)).toContain('Nothing that they can do shows that.');
-    await rendered.click('Take it out of Reckon');
+    await rendered.click('Remove it from Reckon');
     await until(() => rendered.text().includes('It is not here any more'));
-    expect(await undone()).toBe('take Two cuts and a packet of numbers out of Reckon');
+    expect(await undone()).toBe('remove Two cuts and a packet of numbers from Reckon');
     await until(() => !rendered.text().includes('It is not here any more'));
   });
 

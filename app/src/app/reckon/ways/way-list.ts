@@ -29,7 +29,7 @@ const matches = ({ name, words, seen, asked }: Way, typed: string): boolean =>
     <input
       #field
       type="search"
-      aria-label="Find a way in: what was seen, what is asked"
+      aria-label="Find a method: what was seen, what is asked"
       placeholder="find a way"
       autocomplete="off"
       spellcheck="false"

@@ -76,7 +76,7 @@ export const WAYS: readonly Way[] = [
     name: 'Face card to place',
     words: 'count down',
     seen: 'a bank card at the face after a cut',
-    asked: 'where the selection behind the bank lies',
+    asked: 'where the selection below the bank lies',
     picture: 'bbw......bbs',
     take: (fact) => {
       const face = faceOf(fact);
@@ -146,7 +146,7 @@ export const WAYS: readonly Way[] = [
     path: 'map',
     name: 'Every card at every number',
     words: 'map of all',
-    seen: 'the pack as it is turned',
+    seen: 'the pack as it is cut',
     asked: 'which cards and numbers are easy',
     picture: 'nwnwnwnwnwnw',
   },

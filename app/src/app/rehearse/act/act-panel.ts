@@ -23,7 +23,7 @@ const ENDS = {
   held: 'It works in this case.',
   outs: 'It ends in the out.',
   failed: '',
-  'left out': 'This case is left out: they were asked to choose otherwise.',
+  'left out': 'This case is left out: they were asked to choose something else.',
 } as const;
 
 const WHYS = {
@@ -65,7 +65,7 @@ export class ActPanel {
   protected readonly end = computed(() => {
     const [acted, atEnd] = [this.acting.acted(), this.acting.step() === this.acting.last()];
     if (!acted || !atEnd) return '';
-    if (acted.tooLong) return 'It goes on for longer than is shown here.';
+    if (acted.tooLong) return 'It goes on beyond what is shown here.';
     if (acted.failure) return `It fails at step ${acted.failure.at}: ${WHYS[acted.failure.why]}.`;
     return acted.end ? ENDS[acted.end] : '';
   });

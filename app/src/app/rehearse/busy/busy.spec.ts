@@ -103,7 +103,7 @@ test('depths and the number that they are kept as', () => {
 
 test('it is kept as a procedure, which is proved', async () => {
   const page = await open();
-  await page.click('Keep it as a procedure');
+  await page.click('Save it as a procedure');
   const router = TestBed.inject(Router);
   await until(() => router.url.startsWith('/rehearse/'));
   const procedure = TestBed.inject(ProceduresStore).find(router.url.split('/')[2])?.procedure;
@@ -155,7 +155,7 @@ test('tracked to the end they are kept; an empty heap gives no card', async () =
   await press(page, '1');
   await press(page, '3');
   await until(() => page.find('.says').textContent === 'All up: heap 1 at 1');
-  await page.click('Keep it as a procedure');
+  await page.click('Save it as a procedure');
   const router = TestBed.inject(Router);
   await until(() => router.url.startsWith('/rehearse/'));
   const procedure = TestBed.inject(ProceduresStore).find(router.url.split('/')[2])?.procedure;

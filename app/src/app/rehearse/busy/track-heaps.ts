@@ -54,7 +54,7 @@ export class TrackHeaps {
     if (from === heap) this.from.set(undefined);
     else if (from !== undefined) this.move(from, heap);
     else if (this.full())
-      this.problem.set(`${MOST_TRACKED.toString()} moves are tracked at most. Begin anew from here.`);
+      this.problem.set(`${MOST_TRACKED.toString()} moves are tracked at most. Start again from here.`);
     else if ((this.now().at(heap - 1)?.cards ?? 0) === 0)
       this.problem.set(`Heap ${heap.toString()} is empty.`);
     else this.from.set(heap);

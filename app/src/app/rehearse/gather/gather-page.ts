@@ -36,7 +36,7 @@ const isJoins = (value: unknown): value is readonly Join[] =>
 
 const TITLES: Readonly<Record<GatheredKind, string>> = {
   'as it was': 'The order is as it was',
-  turned: 'The order is only turned',
+  turned: 'The order is only cut',
   broken: 'The order is broken',
 };
 
@@ -71,7 +71,7 @@ export class GatherPage {
   });
   /** Which of the ways that keep the order are listed. */
   protected readonly kinds = ['turned', 'as it was'] as const;
-  protected readonly kindWords = (kind: string): string => (kind === 'turned' ? 'only turned' : kind);
+  protected readonly kindWords = (kind: string): string => (kind === 'turned' ? 'only cut' : kind);
   protected readonly kind = signal<'as it was' | 'turned'>('turned');
 
   private readonly all = computed(() => gatherings(this.count()));
@@ -79,7 +79,7 @@ export class GatherPage {
     const { counts } = this.all();
     const many = (count: number): string => count.toLocaleString('en');
     const ways = counts['as it was'] + counts.turned + counts.broken;
-    return `Of ${many(ways)} ways to gather them ${many(counts['as it was'])} ${counts['as it was'] === 1 ? 'leaves' : 'leave'} the order as it was, ${many(counts.turned)} only ${counts.turned === 1 ? 'turns' : 'turn'} it, and ${many(counts.broken)} ${counts.broken === 1 ? 'breaks' : 'break'} it.`;
+    return `Of ${many(ways)} ways to gather them ${many(counts['as it was'])} ${counts['as it was'] === 1 ? 'leaves' : 'leave'} the order as it was, ${many(counts.turned)} only ${counts.turned === 1 ? 'cuts' : 'cut'} it, and ${many(counts.broken)} ${counts.broken === 1 ? 'breaks' : 'break'} it.`;
   });
   protected readonly listed = computed(() =>
     this.all()
@@ -157,11 +157,11 @@ export class GatherPage {
     if (!done || !this.fits()) return;
     const moves = gatherMoves(this.sizes(), done.packets);
     if (moves.length === 0) {
-      await this.notices.show('That changes nothing: the pack lies as it lay.');
+      await this.notices.show('That changes nothing: the pack stays as it was.');
       return;
     }
     await this.pack.applyAll(moves, 'cut and gather');
-    await this.notices.offerUndo('The pack is gathered so.', () => this.undoing.undo('table'));
+    await this.notices.offerUndo('The pack is gathered like this.', () => this.undoing.undo('table'));
   });
 
   protected readonly keep = once('keep a gathering', async () => {

@@ -29,22 +29,22 @@ test('piles are put on each other by hand: what becomes of the order is told, an
   const page = await render(GatherPage);
   await page.click('3');
   expect(page.text()).toContain(
-    'Of 12 ways to gather them 2 leave the order as it was, 4 only turn it, and 6 break it.',
+    'Of 12 ways to gather them 2 leave the order as it was, 4 only cut it, and 6 break it.',
   );
   await put(page, 3, 1);
   await put(page, 1, 2);
-  expect(says(page)).toBe('The order is only turned');
+  expect(says(page)).toBe('The order is only cut');
   expect(page.find('.answer').textContent).toContain('cutting packets 1 to 2 to the bottom');
   expect(page.all('.packet').map((each) => each.textContent)).toEqual(['3', '1', '2']);
   await page.click('Take back');
   await put(page, 2, 1);
   expect(page.all('.packet').map((each) => each.textContent)).toEqual(['2', '3', '1']);
-  await page.click('Anew');
+  await page.click('Start over');
   await put(page, 2, 1);
   await put(page, 3, 1);
   expect(says(page)).toBe('The order is broken');
   expect(page.find('.answer').textContent).toContain('3 of 3 joins');
-  await page.click('Anew');
+  await page.click('Start over');
   await page.click('Place 1:');
   await page.click('Take back');
   expect(says(page)).toBe('Pick a pile up');
@@ -56,7 +56,7 @@ test('a way from the list is done to the pack, with packets as they were cut, an
   const before = pack.now();
   page.all('.ways button')[0].click();
   await page.fixture.whenStable();
-  expect(says(page)).toBe('The order is only turned');
+  expect(says(page)).toBe('The order is only cut');
   const [first] = page.all('.packet').map((each) => Number(each.textContent));
   await tell(page, 0, '20');
   await tell(page, 1, '9');
@@ -79,7 +79,7 @@ test('it is kept as a procedure, which holds for every cut', async () => {
   const page = await render(GatherPage);
   await page.click('2');
   await put(page, 2, 1);
-  await page.click('Keep it as a procedure');
+  await page.click('Save it as a procedure');
   const router = TestBed.inject(Router);
   await until(() => router.url.startsWith('/rehearse/'));
   const procedure = TestBed.inject(ProceduresStore).find(router.url.split('/')[2])?.procedure;
@@ -110,7 +110,7 @@ test('a pack that becomes another size meanwhile is cut anew; one too small says
   await use(3);
   await page.fixture.whenStable();
   expect(page.text()).toContain('3 cards are too few for that');
-  expect([page.button('Do it to the pack').disabled, page.button('Keep it as a procedure').disabled]).toEqual(
+  expect([page.button('Do it to the pack').disabled, page.button('Save it as a procedure').disabled]).toEqual(
     [true, true],
   );
 });

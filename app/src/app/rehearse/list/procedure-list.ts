@@ -123,7 +123,7 @@ export class ProcedureList {
     if (!file) return;
     this.file.set(file.name);
     const read = await readTextFile(file, LONGEST_FILE, 'procedures');
-    const json = read.ok ? await readJson(read.text, 'Mend it there, or save it anew.') : read;
+    const json = read.ok ? await readJson(read.text, 'Mend it there, or save it again.') : read;
     if (!json.ok) {
       this.problems.set(json.problems);
       return;

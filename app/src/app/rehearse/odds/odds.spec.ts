@@ -43,7 +43,7 @@ test('its numbers are kept, checked and undone; a point of the curve is taken; n
   expect(page.text()).toContain('“0” is not a number from 1 to 104.');
   expect(page.find('.share').textContent).toBe('95.4 %');
   await tell(page, 'Cards in the bank', '50');
-  expect(page.find('.problem').textContent).toContain('ends behind the face');
+  expect(page.find('.problem').textContent).toContain('goes beyond the face');
   expect(await undone()).toBe('tell cards of odds cut in bank');
   await until(() => page.all('circle').length > 9);
   page.fixture.destroy();

@@ -53,7 +53,7 @@ const inHundredths = ({ share, low, high }: Estimate): { share: string; between:
         </tbody>
       </table>
       @if (found.leftOut !== '') {
-        <p class="note">{{ found.leftOut }}: they were asked to choose otherwise.</p>
+        <p class="note">{{ found.leftOut }}: they were asked to choose something else.</p>
       }
       @if (found.unjudged !== '') {
         <p class="note">

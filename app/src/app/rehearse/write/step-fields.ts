@@ -190,9 +190,7 @@ export class StepFields {
     // The CDK's way works at a plain http address, too, where there is no `navigator.clipboard`.
     const copied = this.clipboard.copy(JSON.stringify(this.desk.chosenSteps(), undefined, 2));
     void this.notices.show(
-      copied
-        ? 'Copied. Paste it below the step that is chosen then.'
-        : 'This browser lets nothing be copied.',
+      copied ? 'Copied. Paste it below the step that is chosen then.' : 'This browser won’t copy.',
     );
   }
 }

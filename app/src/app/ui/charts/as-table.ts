@@ -96,7 +96,7 @@ export class AsTable {
       await secureOnly().clipboard?.writeText?.(tableText(this.cells()));
       this.said.set('Copied.');
     } catch {
-      this.said.set('The browser does not let it be copied.');
+      this.said.set('The browser won’t copy it.');
     }
   }
 

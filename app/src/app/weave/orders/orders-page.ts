@@ -29,7 +29,7 @@ import { Choice } from '../../ui/choice';
 /** What a row may end in beside an order. */
 const GOALS = [
   ['home', 'the home order'],
-  ['turned', 'the home order, turned or not'],
+  ['turned', 'the home order, cut or not'],
   ['colours', 'the colours apart'],
   ['suits', 'the suits apart'],
   ['mates', 'mates side by side'],
@@ -152,13 +152,13 @@ export class OrdersPage {
     if (!found) return undefined;
     if (!found.row)
       return `No row of up to ${counted(found.proved, 'move', 'moves').toLowerCase()} leads there`;
-    if (found.row.length === 0) return 'It is so already';
+    if (found.row.length === 0) return 'It is like that already';
     return found.proved === 0 ? 'One cut' : `${counted(found.proved, 'move', 'moves')}, and no fewer`;
   });
   protected readonly tooLong = computed(() => {
     const found = this.found();
     return found && !found.row && found.proved < this.longest()
-      ? 'Longer rows are too many to be searched with these moves.'
+      ? 'With these moves there are too many longer rows to search.'
       : undefined;
   });
   protected readonly size = computed(() => {

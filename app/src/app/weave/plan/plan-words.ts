@@ -11,7 +11,7 @@ const isCut = ({ kind }: Move): boolean => kind === 'cut';
  * @param cuts what a cut costs, or that there are none.
  */
 export const planWords = (row: readonly Move[], cuts: CutPrice): string => {
-  if (row.length === 0) return 'They lie there already';
+  if (row.length === 0) return 'They are there already';
   const weaves = row.filter((move) => !isCut(move)).length;
   if (cuts === 'none') return `${counted(weaves, 'weave', 'weaves')}, and no fewer`;
   if (cuts === 1) return `${counted(row.length, 'move', 'moves')}, and no fewer`;

@@ -13,7 +13,7 @@ import { WeavingStore } from '../../nouns/weaves/weaving.store';
   selector: 'en-kept-list',
   imports: [MatButton, SampleLine],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<h3 id="kept-title">Kept rows</h3>
+  template: `<h3 id="kept-title">Saved rows</h3>
     <en-sample-line />
     @if (store.row().length > 0) {
       <form (submit)="$event.preventDefault(); keep()">
@@ -25,7 +25,7 @@ import { WeavingStore } from '../../nouns/weaves/weaving.store';
           [value]="name()"
           (input)="name.set(field.value)"
         />
-        <button mat-stroked-button type="submit">Keep this row</button>
+        <button mat-stroked-button type="submit">Save this row</button>
         @if (problem(); as sentence) {
           <p class="problem" role="alert">{{ sentence }}</p>
         }

@@ -61,7 +61,7 @@ export class RowPage {
     if (offset === 0) return `Then the pack is in its home order, ${this.pack.pack().name}.`;
     return offset === undefined
       ? 'Then the pack is out of its home order.'
-      : `Then the pack is in its home order, turned by ${offset.toString()}.`;
+      : `Then the pack is in its home order, cut at ${offset.toString()}.`;
   });
 
   protected readonly apply = once('apply a row', () => this.store.apply());
