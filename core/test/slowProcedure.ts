@@ -1,5 +1,5 @@
 /**
- * A second reading of procedures, written for tests from docs/rehearsing.md alone: plain, slow, and sharing no code
+ * A second reading of procedures, written for tests from docs/code/rehearsing.md alone: plain, slow, and sharing no code
  * with the kernel. Every world is run from its first step; cards are texts with a side.
  */
 interface Lying {

@@ -1,6 +1,6 @@
 import { Page } from '@playwright/test';
 import { faultsIn } from './axe';
-import { expect, test } from './enumeron';
+import { expect, goTo, test } from './enumeron';
 import { settled } from './settled';
 import { smallTargets } from './targets';
 import { GROUPS, openView, VIEWS } from './views';
@@ -11,6 +11,22 @@ const LOOKS = [
   { colorScheme: 'light', viewport: { width: 1280, height: 800 }, widths: [320, 720, 900, 1100, 1280] },
   { colorScheme: 'dark', viewport: { width: 390, height: 844 }, widths: [390] },
 ] as const;
+
+/** What a live region says in twenty words or more, other than a list of what is wrong. */
+const longWords = (page: Page): Promise<readonly string[]> =>
+  page.evaluate(() => {
+    const regions = [
+      ...document.querySelectorAll('[aria-live]:not([aria-live=off]), [role=status], [role=alert]'),
+    ];
+    return regions
+      .filter((region) => region.getClientRects().length > 0 && region.querySelector('li') === null)
+      .map((region) => {
+        const heard = region.cloneNode(true) as Element;
+        for (const unheard of heard.querySelectorAll('[aria-hidden=true]')) unheard.remove();
+        return heard.textContent.trim().replace(/\s+/g, ' ');
+      })
+      .filter((text) => text.split(' ').length >= 20);
+  });
 
 /**
  * Every view, opened once and looked at in both ways: Tab reaches every control and shows where it is, and on a phone a
@@ -50,6 +66,11 @@ test.describe('every view in both themes, wide and on a phone', () => {
                 .toBeLessThanOrEqual(width);
             }
             if (viewport.width < 700) expect(await smallTargets(page), view.name).toEqual([]);
+            if (index > 0) return;
+            expect(await longWords(page), view.name).toEqual([]);
+            await page.emulateMedia({ forcedColors: 'active' });
+            expect(await faultsIn(page, 'main'), `${view.name}, colours forced`).toEqual([]);
+            await page.emulateMedia({ forcedColors: 'none' });
           });
     });
 });
@@ -116,3 +137,61 @@ for (const colorScheme of ['light', 'dark'] as const)
       expect(await leastContrast(page)).toBeGreaterThan(4.5);
     });
   });
+
+/** A picture of a slot of the rail and what stands just about it, as one text that differs where it looks different. */
+const looks = async (page: Page, place: number): Promise<string> => {
+  const box = await page
+    .locator('.slot')
+    .nth(place - 1)
+    .boundingBox();
+  if (!box) throw new Error('the slot does not show');
+  const clip = { x: box.x - 4, y: box.y - 8, width: box.width + 8, height: box.height + 16 };
+  return (await page.screenshot({ animations: 'disabled', clip })).toString('base64');
+};
+
+test('where colours are forced each mark of the rail changes what its slot looks like', async ({
+  enumeron,
+  page,
+}) => {
+  await page.emulateMedia({ forcedColors: 'active', reducedMotion: 'reduce' });
+  await enumeron.open();
+  await settled(page);
+  const marks = ['wanted', 'number', 'seen', 'bank', 'face-up', 'missing', 'hatched', 'broken'] as const;
+  // All on one slot, so that nothing but the mark differs.
+  const plain = await looks(page, 9);
+  const seen = new Map<string, string>([['plain', plain]]);
+  for (const mark of marks) {
+    const slot = page.locator('.slot').nth(8);
+    await slot.evaluate((element, name) => element.classList.add(name), mark);
+    seen.set(mark, await looks(page, 9));
+    await slot.evaluate((element, name) => element.classList.remove(name), mark);
+  }
+  expect(new Set(seen.values()).size).toBe(marks.length + 1);
+  // They are the marks that the rail has.
+  const styled = await page.evaluate(() =>
+    [...document.styleSheets].flatMap((sheet) => [...sheet.cssRules]).map(({ cssText }) => cssText),
+  );
+  for (const mark of marks) expect(styled.some((rule) => rule.includes(`.${mark}`))).toBe(true);
+});
+
+test('the first Tab offers to skip to the room', async ({ enumeron, page }) => {
+  await enumeron.open('/weave');
+  await page.keyboard.press('Tab');
+  const skip = page.getByRole('link', { name: 'Skip to the room' });
+  await expect(skip).toBeFocused();
+  await expect(skip).toBeInViewport();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('main')).toBeFocused();
+  await expect(page).toHaveURL(/weave$/);
+});
+
+test('on a phone that lies on its side the room has two thirds of the height', async ({ enumeron, page }) => {
+  await page.setViewportSize({ width: 844, height: 390 });
+  for (const path of ['/arrange', '/learn', '/reckon', '/weave', '/rehearse']) {
+    if (page.url() === 'about:blank') await enumeron.open(path);
+    else await goTo(page, path);
+    await settled(page);
+    const top = await page.getByRole('main').evaluate((main) => main.getBoundingClientRect().top);
+    expect([path, (390 - top) / 390 >= 2 / 3]).toEqual([path, true]);
+  }
+});

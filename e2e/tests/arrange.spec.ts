@@ -48,7 +48,7 @@ test('rename, duplicate, delete and undo; a sample is not changed in place', asy
   await page.getByRole('textbox', { name: 'Name' }).fill('Low water');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Low water' })).toBeVisible();
-  await more(page, 'Delete');
+  await more(page, 'Remove');
   const list = page.getByRole('navigation', { name: 'Orders' });
   await expect(list.getByText('Low water')).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo', exact: true }).last().click();

@@ -56,7 +56,7 @@ test('back up, wipe, restore', async ({ enumeron, page }) => {
 
 test('deleted samples come back on demand', async ({ enumeron, page }) => {
   await enumeron.open('/arrange/sample-twin-harbours');
-  await more(page, 'Delete');
+  await more(page, 'Remove');
   await expect(page.getByRole('link', { name: /Twin harbours/ })).toHaveCount(0);
   await page.reload();
   await expect(page.getByRole('link', { name: /Tidemark/ })).toBeVisible();

@@ -95,7 +95,7 @@ test('a room that cannot be loaded says so, and opens when it can', async ({ pag
   await page.route('**/*.js', (route) => route.abort());
   await page.keyboard.press('1');
   const told = page.getByRole('alert');
-  await expect(told).toContainText('could not be loaded. What you did is kept.');
+  await expect(told).toContainText('didn’t load. What you did is kept.');
   // It must have been refused again before scripts can be had: else the page reloads by itself.
   await Promise.all([
     page.waitForEvent('requestfailed'),

@@ -44,11 +44,11 @@ test('each drill by keyboard alone: sums, the weakest ten, a glimpse, a run, and
   // Whatever is asked: keys that no answer begins with change nothing, and some wrong or right answer is taken.
   for (let count = 1; count <= 4; count++) {
     await expect(page.locator('.typed')).toBeVisible();
-    const question = (await page.locator('.question').textContent()) ?? '';
+    const question = (await page.locator('.prompt').textContent()) ?? '';
     await page.keyboard.press('z');
     const keys = question.startsWith('Which weaves')
       ? 'i'
-      : /which card|one card/i.test(question)
+      : /which card|one card was taken/i.test(question)
         ? '2s'
         : '12';
     for (const key of keys) await page.keyboard.press(key);
@@ -103,7 +103,7 @@ test('a way of Reckon is practised from there', async ({ page, enumeron }) => {
     .first()
     .click();
   await page.getByRole('link', { name: 'Practise this' }).click();
-  await expect(page.locator('.question')).toContainText('They name a third card');
+  await expect(page.locator('.prompt')).toContainText('make a third card');
 });
 
 test('the spoken drill speaks with a voice of the device, and pauses', async ({ page, enumeron }) => {

@@ -42,6 +42,6 @@ export const answer = async (page: Page, count: number): Promise<void> => {
 /** Opens Learn as if nothing had been learnt: the sample practice is taken away. */
 export const asBeginner = async (page: Page): Promise<void> => {
   await page.getByRole('button', { name: 'Remove the sample' }).click();
-  await expect(page.getByText('due, 5 new cards')).toBeVisible();
+  await expect(page.getByText('up, 5 cards to meet')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Remove the sample' })).toHaveCount(0);
 };

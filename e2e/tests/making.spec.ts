@@ -90,9 +90,9 @@ test('a bank between indifferent cards, laid behind twenty', async ({ enumeron, 
   await enumeron.open('/arrange/new/bank');
   await page.getByRole('button', { name: 'Next two ranks give the count' }).click();
   await expect(enumeron.slot(21)).toHaveAccessibleName(/nine of hearts/);
-  await page.getByRole('textbox', { name: 'Cards on top of it' }).fill('50');
+  await page.getByRole('textbox', { name: 'Cards above it' }).fill('50');
   await expect(page.getByRole('alert')).toContainText('would reach from 51 to 57');
-  await page.getByRole('textbox', { name: 'Cards on top of it' }).fill('20');
+  await page.getByRole('textbox', { name: 'Cards above it' }).fill('20');
   await page.getByRole('textbox', { name: 'Name' }).fill('Sea wall');
   await page.getByRole('button', { name: 'Save the order' }).click();
   await expect(page.getByRole('link', { name: /Sea wall bank at 21/ })).toBeVisible();

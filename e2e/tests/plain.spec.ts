@@ -84,7 +84,7 @@ for (const [index, views] of GROUPS.entries())
 test('at a plain address what is missing is said where it is missed', async ({ enumeron, page }) => {
   await enumeron.open('/arrange/sample-tidemark');
   await page.getByRole('button', { name: 'Share', exact: true }).click();
-  await expect(page.getByText('the browser copies nothing by itself')).toBeVisible();
+  await expect(page.getByText('the browser won’t copy')).toBeVisible();
   await expect(page.getByRole('button', { name: /^Copy/ })).toHaveCount(0);
   await expect(page.getByLabel(/^The address opens/)).toHaveValue(/\/arrange\/shared#z1\./);
   await enumeron.open('/settings');

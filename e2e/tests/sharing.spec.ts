@@ -172,7 +172,7 @@ for (const [path, name, steps] of [
     await expect(other.getByRole('heading', { name })).toBeVisible();
     await expect(other.getByText('It isn’t saved here until you say so')).toBeVisible();
     expect(await other.title()).toContain(name);
-    await other.getByRole('button', { name: 'Keep it' }).click();
+    await other.getByRole('button', { name: 'Save it' }).click();
     await expect(other).not.toHaveURL(/shared/);
     if (steps) await expect(other.getByText(steps).first()).toBeVisible();
     else await expect(other.getByRole('heading', { name })).toBeVisible();

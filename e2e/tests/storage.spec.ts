@@ -303,7 +303,7 @@ test('a double click saves, copies or deletes once', async ({ page }) => {
   await quiet(page);
   await expect(orders).toHaveCount(7);
   await page.getByRole('button', { name: 'More …' }).click();
-  await page.getByRole('menuitem', { name: 'Delete' }).dblclick();
+  await page.getByRole('menuitem', { name: 'Remove' }).dblclick();
   await quiet(page);
   await expect(orders).toHaveCount(6);
   await page.goto('/arrange/new');

@@ -76,7 +76,7 @@ export const VIEWS: readonly View[] = [
     name: 'a shared order',
     path: '/arrange/shared',
     packed: JSON.stringify({ format: 'enumeron-order', version: 1, name: 'Kept', cards: TIDEMARK.join(' ') }),
-    fill: (page) => page.getByText('It is not kept here').waitFor(),
+    fill: (page) => page.getByText('It isn’t saved here').waitFor(),
   },
   { name: 'reckon, facts', path: '/reckon/seen', ask: ['lift 9S'] },
   { name: 'reckon, short group', path: '/reckon/short-group' },
@@ -91,7 +91,11 @@ export const VIEWS: readonly View[] = [
       await page.getByText('After 4 of 4', { exact: true }).waitFor();
     },
   },
-  { name: 'weave, order to order', path: '/weave/orders', fill: (page) => page.locator('.words').waitFor() },
+  {
+    name: 'weave, order to order',
+    path: '/weave/orders',
+    fill: (page) => page.locator('en-orders-page .words').waitFor(),
+  },
   { name: 'weave, cycles', path: '/weave/cycles' },
   { name: 'weave, a card missing', path: '/weave/missing' },
   {
@@ -161,18 +165,18 @@ export const VIEWS: readonly View[] = [
   {
     name: 'rehearse, orders of a procedure',
     path: '/rehearse/sample-two-cuts-and-a-packet-of-numbers/orders',
-    fill: (page) => page.getByText('759 of 1,275').waitFor(),
+    fill: (page) => page.getByText('759 of 1,275').first().waitFor(),
   },
   {
     name: 'rehearse, script',
     path: '/rehearse/sample-two-cuts-and-a-packet-of-numbers/script',
-    fill: (page) => page.getByText('759 of 1,275').waitFor(),
+    fill: (page) => page.getByText('759 of 1,275').first().waitFor(),
   },
   {
     name: 'a shared procedure',
     path: '/rehearse/shared',
     packed: JSON.stringify({ format: 'enumeron procedure', version: 1, name: 'Kept', steps: [] }),
-    fill: (page) => page.getByText('It is not kept here').waitFor(),
+    fill: (page) => page.getByText('It isn’t saved here').waitFor(),
   },
   { name: 'settings', path: '/settings' },
   { name: 'no such page', path: '/learn/nowhere' },

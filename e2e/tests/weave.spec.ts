@@ -77,6 +77,6 @@ test('a weave that slipped is explained from three glimpses, and the pack taken 
   }
   await expect(page.locator('.words')).toContainText('fell together');
   await page.getByRole('button', { name: 'The pack lies so' }).click();
-  await expect(page.getByText('One place and its card are enough')).toBeVisible();
+  await expect(page.getByText('Begin with one place and its card')).toBeVisible();
   await expect(page.locator('.slot').nth(20)).not.toHaveAccessibleName(/stack number 11\b/);
 });

@@ -22,7 +22,7 @@ test('a worker that says nothing is told after ten seconds, and tried again', as
     window.Worker = Silent as never;
   });
   await enumeron.open(PROCEDURE);
-  await expect(page.getByText('Nothing has been heard of what is worked out').first()).toBeVisible({
+  await expect(page.getByText('The calculation has given no answer').first()).toBeVisible({
     timeout: 25_000,
   });
   await page.evaluate(() => Object.assign(window, { workersAnswer: true }));

@@ -14,7 +14,7 @@ import {
 } from './rule';
 import { RuleField } from './rules/orderRule';
 
-const docs = readFileSync(join(__dirname, '../../../docs/arranging.md'), 'utf8');
+const docs = readFileSync(join(__dirname, '../../../docs/code/arranging.md'), 'utf8');
 const KINDS = Object.keys(ORDER_RULES) as Rule['kind'][];
 
 const startsOf = (fields: readonly RuleField[]): Record<string, string> =>

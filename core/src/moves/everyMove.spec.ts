@@ -26,7 +26,7 @@ const SAMPLES: { readonly [Kind in Move['kind']]: Extract<Move, { kind: Kind }> 
 const BY_CHANCE = ['riffle', 'overhand'];
 const UNWRITTEN = ['undeal heaps'];
 
-const docs = readFileSync(join(__dirname, '../../../docs/arranging.md'), 'utf8');
+const docs = readFileSync(join(__dirname, '../../../docs/code/arranging.md'), 'utf8');
 const pack = numberOrder();
 
 test('every kind of move has a sample, and a row in the docs', () => {

@@ -1,5 +1,5 @@
 /**
- * A routine written down: plain JSON, which is what is saved, exported and imported. docs/rehearsing.md describes the
+ * A routine written down: plain JSON, which is what is saved, exported and imported. docs/code/rehearsing.md describes the
  * language; `forms.ts` and `steps.ts` say of each expression and step what belongs to it.
  */
 export interface Procedure {

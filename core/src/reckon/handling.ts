@@ -31,7 +31,7 @@ export interface Handling {
 
 /**
  * What a handling shows, priced in cards moved: a handling is dearer by this much than the cards that it
- * moves. The prices are stated in docs/reckoning.md.
+ * moves. The prices are stated in docs/code/reckoning.md.
  */
 export const SHOWN: Readonly<Record<Counting | 'cut' | 'hold', number>> = {
   'turn the last': 0,

@@ -49,7 +49,7 @@ const isLaid = (value: unknown): boolean =>
 
 /** What a procedure that is being written must be: it can be shown and mended, and may be wrong in what it says. */
 export const DRAFT: Part = (value) => {
-  const so = 'a procedure, as docs/rehearsing.md tells';
+  const so = 'a procedure of Enumeron: a name and a list of steps';
   if (!isFields(value) || isTooLarge(value) || !isText(value['name'])) return shouldBe(value, so);
   const { givens, packets, orders, steps } = value;
   for (const text of ['needs', 'set-up', 'reset', 'note'])

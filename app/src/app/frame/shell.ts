@@ -1,4 +1,5 @@
 import {
+  afterNextRender,
   ChangeDetectionStrategy,
   Component,
   computed,
@@ -93,6 +94,12 @@ export class Shell {
   });
 
   constructor() {
+    // It is wanted once something is taken away; where it does not come, the focus falls to the page as everywhere.
+    afterNextRender(() => {
+      import('./focus-keeper')
+        .then(({ FocusKeeper }) => this.injector.get(FocusKeeper))
+        .catch((error: unknown) => console.warn(error));
+    });
     effect(() => void this.takeShared(this.url()).catch(() => undefined));
     inject(Theme);
     inject(ShortcutKeys).use({
@@ -112,6 +119,11 @@ export class Shell {
   /** Opens a room and goes into it: the next Tab is at its first control. */
   private async openRoom(path: string): Promise<void> {
     await this.router.navigate([path]);
+    this.goIntoRoom();
+  }
+
+  protected goIntoRoom(event?: Event): void {
+    event?.preventDefault();
     this.room().nativeElement.focus({ preventScroll: true });
   }
 

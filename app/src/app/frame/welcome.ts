@@ -27,7 +27,7 @@ const greetingOf = (help: RoomHelp, injector: Injector): Greeting | undefined =>
   imports: [MatButton, MatIcon, MatIconButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `@if (greeting(); as it) {
-    <div class="sign offer" role="status">
+    <div class="sign offer">
       <p>{{ it.says }}</p>
       @for (each of it.tries; track each.label) {
         <button mat-stroked-button type="button" (click)="take(each)">{{ each.label }}</button>

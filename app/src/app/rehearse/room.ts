@@ -4,7 +4,7 @@ import { Room } from '../room';
 const oddsPage = (): Promise<Type<unknown>> => import('./odds/odds-page').then((module) => module.OddsPage);
 
 const ordersPage = (): Promise<Type<unknown>> =>
-  import('./orders/orders-page').then((module) => module.OrdersPage);
+  import('./my-orders/my-orders').then((module) => module.MyOrders);
 
 export const REHEARSE: Room = {
   key: '5',

@@ -93,6 +93,24 @@ const sayMarked = (slots: readonly Slot[], mark: 'wanted' | 'seen', words: strin
       font-size: 0.9rem;
       text-align: right;
     }
+    @media (forced-colors: active) {
+      .bar,
+      .seam {
+        forced-color-adjust: none;
+      }
+      .wanted {
+        background: Highlight;
+      }
+      .number::after {
+        border-bottom-color: CanvasText;
+      }
+      .seen {
+        outline-color: CanvasText;
+      }
+      .seam {
+        background: Highlight;
+      }
+    }
   `,
 })
 export class RailStrip {

@@ -44,10 +44,10 @@ export class Rail {
   protected readonly hidden = inject(RailHidden).why;
   private readonly viewport = inject(Viewport);
   protected readonly columns = this.viewport.railColumns;
-  protected readonly phone = this.viewport.phone;
-  /** Whether a phone shows all slots, and not the strip alone. */
+  protected readonly folds = this.viewport.foldsRail;
+  /** Whether all slots are shown where the strip alone is as a rule. */
   protected readonly opened = signal(false);
-  protected readonly folded = computed(() => this.phone() && !this.opened());
+  protected readonly folded = computed(() => this.folds() && !this.opened());
 
   private readonly slotsBox = viewChild<ElementRef<HTMLElement>>('box');
   /** Its script comes a moment after the first screen. */

@@ -8,19 +8,18 @@ import { CardText } from '../../ui/card-text';
   imports: [CardText, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<h2>Do</h2>
-    <div class="answer" aria-live="polite">
-      @if (answer(); as answer) {
-        <p class="says"><en-card-text [text]="answer" /></p>
+    <div class="answer">
+      <p [class.says]="answer()" aria-live="polite">
+        <en-card-text [text]="answer() ?? lacking()" />
+      </p>
+      @if (answer()) {
         @if (action(); as action) {
           <button mat-flat-button (click)="done.emit()">{{ action }}</button>
         }
-      } @else {
-        <p><en-card-text [text]="lacking()" /></p>
-        @if (example(); as example) {
-          <button mat-stroked-button class="example" (click)="tried.emit()">
-            For example: <en-card-text [text]="example" />
-          </button>
-        }
+      } @else if (example(); as example) {
+        <button mat-stroked-button class="example" (click)="tried.emit()">
+          For example: <en-card-text [text]="example" />
+        </button>
       }
     </div>
     <ul class="notes">

@@ -25,7 +25,7 @@ const SAMPLES: { readonly [Kind in Fact['kind']]: Extract<Fact, { kind: Kind }> 
 /** These have no word of their own: they are told as moves, or on Reckon's sheet alone. */
 const WORDLESS: readonly Fact['kind'][] = ['seen', 'dealt', 'taken', 'row'];
 
-const docs = readFileSync(join(__dirname, '../../../../../docs/reckoning.md'), 'utf8');
+const docs = readFileSync(join(__dirname, '../../../../../docs/code/reckoning.md'), 'utf8');
 const pack = numberOrder();
 
 /** A value that a field takes. */

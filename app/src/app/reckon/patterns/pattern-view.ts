@@ -23,6 +23,7 @@ import { TellFields } from '../../ui/form/tell-fields';
 import { Telling } from '../../ui/form/telling';
 import { wayAt } from '../ways/ways';
 import { titled } from '../../ui/titled';
+import { TheyPipe } from '../../ui/they-pipe';
 
 /** How many riffles a key card is tried over, on how many packs, from which seed. */
 const [RIFFLES, PACKS, SEED] = [5, 40_000, 7];
@@ -36,7 +37,7 @@ const nothingAt = (path: string): Pattern => ({
 /** One pattern of Reckon in its one shape: what was seen, what is known, what to do. */
 @Component({
   selector: 'en-pattern-view',
-  imports: [DoPanel, HandSum, KnownList, MatButton, RouterLink, TellFields],
+  imports: [DoPanel, HandSum, KnownList, MatButton, RouterLink, TellFields, TheyPipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './pattern-view.html',
   styleUrl: './pattern-view.scss',

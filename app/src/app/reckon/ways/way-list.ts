@@ -25,12 +25,12 @@ const matches = ({ name, words, seen, asked }: Way, typed: string): boolean =>
   selector: 'en-way-list',
   imports: [RouterLink, RovingGrid, WayPicture],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<nav aria-label="Ways in">
+  template: `<nav aria-label="Methods">
     <input
       #field
       type="search"
       aria-label="Find a method: what was seen, what is asked"
-      placeholder="find a way"
+      placeholder="find a method"
       autocomplete="off"
       spellcheck="false"
       maxlength="40"

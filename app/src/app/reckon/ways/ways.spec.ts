@@ -38,7 +38,7 @@ test('each way has its words, its picture, and is opened by its words', () => {
 });
 
 test('each pattern has a way in, each way a pattern or a view of its own, and the docs know them', () => {
-  const docs = readFileSync(join(__dirname, '../../../../../docs/reckoning.md'), 'utf8');
+  const docs = readFileSync(join(__dirname, '../../../../../docs/code/reckoning.md'), 'utf8');
   const views = RECKON.pages.map(({ path }) => path);
   const paths = PATTERNS.map(({ path }) => path);
   expect(

@@ -8,11 +8,12 @@ import { EntryField } from '../../ui/form/entry-field';
 import { numberReader, Reading } from '../../ui/form/reading';
 import { OddsAnswer } from './odds-answer';
 import { titled } from '../../ui/titled';
+import { TheyPipe } from '../../ui/they-pipe';
 
 /** Questions of chance that performers argue about: each with its numbers, exact, and tried beside it. */
 @Component({
   selector: 'en-odds-page',
-  imports: [EntryField, OddsAnswer, RouterLink],
+  imports: [EntryField, OddsAnswer, RouterLink, TheyPipe],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './odds-page.html',
   styleUrls: ['../../ui/page.scss', './odds-page.scss'],

@@ -23,9 +23,9 @@ const inHundredths = ({ share, low, high }: Estimate): { share: string; between:
   selector: 'en-chance-panel',
   imports: [MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<div class="answer" [class.old]="!ended()" aria-live="polite">
+  template: `<div class="answer" [class.old]="!ended()">
       @if (found(); as found) {
-        <h2 id="proof-title">
+        <h2 id="proof-title" aria-live="polite">
           {{ found.claims ? 'It works in about ' + found.held.share : nothing }}
         </h2>
         <p>

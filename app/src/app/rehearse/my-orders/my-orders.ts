@@ -44,13 +44,13 @@ const inHundred = (share: number): string =>
 
 /** Which orders procedures hold for: each of the user's orders in the place of the procedure's own. */
 @Component({
-  selector: 'en-orders-page',
+  selector: 'en-my-orders',
   imports: [CasePicture, MatButton, MatProgressBar, RouterLink, Strip],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  templateUrl: './orders-page.html',
-  styleUrls: ['../../ui/page.scss', './orders-page.scss'],
+  templateUrl: './my-orders.html',
+  styleUrls: ['../../ui/page.scss', './my-orders.scss'],
 })
-export class OrdersPage {
+export class MyOrders {
   private readonly procedures = inject(ProceduresStore);
   private readonly store = inject(OrdersStore);
   private readonly verdicts = inject(VerdictsStore);

@@ -9,7 +9,7 @@ import { ORDERS } from '../../nouns/orders/orders.kind';
 import { OrdersStore } from '../../nouns/orders/orders.store';
 import { ProceduresStore } from '../../nouns/procedures/procedures.store';
 import { RUN_JOB, RunJob } from '../../platform/workers/jobs';
-import { OrdersPage } from './orders-page';
+import { MyOrders } from './my-orders';
 
 let orders: OrdersStore;
 let procedures: ProceduresStore;
@@ -64,8 +64,8 @@ const rowsOf = (page: Rendered<unknown>): readonly (readonly string[])[] =>
     .all('tbody tr')
     .map((row) => [...row.querySelectorAll('a, td')].map((cell) => cell.textContent.trim()));
 
-const all = async (): Promise<Rendered<OrdersPage>> => {
-  const page = await render(OrdersPage);
+const all = async (): Promise<Rendered<MyOrders>> => {
+  const page = await render(MyOrders);
   await until(() => {
     page.fixture.detectChanges();
     return page.all('thead th').length === 4 && page.all('.progress').length === 0;
@@ -106,7 +106,7 @@ test('what was found is kept until the order or the procedure changes', async ()
 
 test('one procedure: its orders, the best first, and those of other cards told apart', async () => {
   const id = procedures.add(MATES, 'begin');
-  const page = await render(OrdersPage, { id });
+  const page = await render(MyOrders, { id });
   await until(() => {
     page.fixture.detectChanges();
     return page.text().includes('Works in all 2 cases') && page.text().includes('Fails in 2 of 2 cases');
@@ -116,9 +116,9 @@ test('one procedure: its orders, the best first, and those of other cards told a
 });
 
 test('a procedure that is gone is said to be so; one without such an order says what is lacking', async () => {
-  const gone = await render(OrdersPage, { id: 'gone' });
+  const gone = await render(MyOrders, { id: 'gone' });
   await until(() => gone.text().includes('There is no such procedure'));
   const id = procedures.add({ ...TOP, packets: { pack: ['-', 'AC'] } }, 'begin');
-  const none = await render(OrdersPage, { id });
+  const none = await render(MyOrders, { id });
   await until(() => none.text().includes('None of your orders has just the cards'));
 });
