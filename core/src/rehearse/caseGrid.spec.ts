@@ -15,26 +15,25 @@ const worked = (name: string): Procedure =>
   (WORKED.find(({ procedure }) => procedure.name === name) ?? WORKED[0]).procedure;
 const RANK = { held: 0, outs: 1, failed: 2 } as const;
 
-test.each([
-  'Two cuts and a packet of numbers',
-  'Four heaps and their aces, any size',
-  'Dealt twice',
-])('%s: each cell shows the worst of its cases, and one that ends so', (name) => {
-  const procedure = worked(name);
-  const { cases = [] } = casesOf(procedure) ?? {};
-  const table = tableOf(procedure);
-  const down = table.names.length > 1 ? table.names.length - 1 : undefined;
-  const { cells } = caseGrid(table, 0, down);
-  for (const { column, row, end, values } of cells) {
-    const inside = cases.filter(
-      (each) => each.values[0] === column && (down === undefined || each.values[down] === row),
-    );
-    const worst = inside.reduce((most, each) => Math.max(most, RANK[each.end]), 0);
-    expect(RANK[end]).toBe(worst);
-    expect(inside.find((each) => each.end === end)?.values).toEqual(values);
-  }
-  expect(new Set(cells.map(({ column, row }) => `${column} ${row}`)).size).toBe(cells.length);
-});
+test.each(['Two cuts and a packet of numbers', 'Four heaps and their aces, any size', 'Dealt twice'])(
+  '%s: each cell shows the worst of its cases, and one that ends so',
+  (name) => {
+    const procedure = worked(name);
+    const { cases = [] } = casesOf(procedure) ?? {};
+    const table = tableOf(procedure);
+    const down = table.names.length > 1 ? table.names.length - 1 : undefined;
+    const { cells } = caseGrid(table, 0, down);
+    for (const { column, row, end, values } of cells) {
+      const inside = cases.filter(
+        (each) => each.values[0] === column && (down === undefined || each.values[down] === row),
+      );
+      const worst = inside.reduce((most, each) => Math.max(most, RANK[each.end]), 0);
+      expect(RANK[end]).toBe(worst);
+      expect(inside.find((each) => each.end === end)?.values).toEqual(values);
+    }
+    expect(new Set(cells.map(({ column, row }) => `${column} ${row}`)).size).toBe(cells.length);
+  },
+);
 
 test('what failed before a choice stands at each of its values', () => {
   const procedure: Procedure = {

@@ -159,7 +159,7 @@ const WAYS: readonly ComposedWay[] = ['rank then suit', 'suit then rank'];
 
 export const COMPOSED: SumKind = {
   name: 'card made of two',
-  asks: '{shown} make a third card, {given}: how far down the rest does it lie?',
+  asks: '{shown} make a third card ({given}): how far down the rest does it lie?',
   answer: 'number',
   way: 'composed-card',
   ranges: withRanges(wholePack, () => [0, 1]),
@@ -168,7 +168,7 @@ export const COMPOSED: SumKind = {
     const way = WAYS[which];
     const named = composedCardAt(now, way);
     if (named?.place === undefined) return undefined;
-    const shown = `${showCard(now[0])} ${showCard(now[1])}`;
+    const shown = `${showCard(now[0])} and ${showCard(now[1])}`;
     const card = showCard(named.card);
     if (which === 1) {
       const deep = home.length + 1 - named.place;

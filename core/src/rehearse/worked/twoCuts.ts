@@ -17,8 +17,7 @@ export const TWO_CUTS: Worked = {
   procedure: {
     name: 'Two cuts and a packet of numbers',
     needs: 'A pack in the order that you know, and twenty-two cards that stand for the numbers 6 to 27.',
-    'set-up':
-      'The pack from its top, wherever it is cut. The twenty-two cards in their order, 6 on top.',
+    'set-up': 'The pack from its top, wherever it is cut. The twenty-two cards in their order, 6 on top.',
     reset:
       'Turn what lies face up over as one packet and put it below the first card seen. Put the number back.',
     note: 'Holds where the second cut is 6 to 27 cards deeper than the first; nearer or deeper is an out.',

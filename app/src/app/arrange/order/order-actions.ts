@@ -27,6 +27,7 @@ import { once } from '../../platform/once';
     @media (max-width: 43.749em) {
       :host > * {
         min-height: 44px;
+        padding-inline: 14px;
       }
     }
   `,
