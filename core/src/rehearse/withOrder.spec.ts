@@ -36,7 +36,7 @@ test.each(['AC 2C 4C', 'AC 2C', 'AC 2C 3C 4C', 'AC X1 3C'])(
 
 test('a second copy is a card of its own', () => {
   const twice = { ...PROCEDURE, packets: { pack: ['7D', '7D*', '3C'] }, orders: {} };
-  expect(withOrder(twice, order('7D* 3C 7D'))?.packets?.pack).toEqual(['7D*', '3C', '7D']);
+  expect(withOrder(twice, order('7D* 3C 7D'))?.packets?.['pack']).toEqual(['7D*', '3C', '7D']);
   expect(withOrder(twice, order('7D 3C 2C'))).toBeUndefined();
 });
 
