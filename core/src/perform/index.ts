@@ -1,0 +1,15 @@
+export { afterRoutine } from './afterRoutine';
+export { type Act, type ActCost, MEND_COSTS, type MendCosts, type Part } from './costs';
+export { mend, type Mend, type MendOptions } from './mend';
+export { meets, type Need } from './need';
+export type { OrderedRoutine, OrderWish, PackPart, WishedPack } from './orderWish';
+export type { JunctionMend, Price } from './junction';
+export {
+  bestRunningOrder,
+  type Junction,
+  type Running,
+  RUNNING_ORDER,
+  type RunningOutcome,
+} from './runningOrder';
+export { packState } from './packState';
+export type { BankThere, LyingCard, Out, PackState, Plus, Stray, Told } from './state';
