@@ -20,6 +20,7 @@ const LAYERS = [
   'learn',
   'weave',
   'rehearse',
+  'perform',
 ];
 
 const coreLayers = LAYERS.map((layer, index) => ({

@@ -13,4 +13,5 @@ export * from './formats/index';
 export * from './learn/index';
 export * from './weave/index';
 export * from './rehearse/index';
+export * from './perform/index';
 export { JOBS } from './jobs';

@@ -42,6 +42,8 @@ for (const part of [0, 1, 2])
     for (const view of views)
       await test.step(view.name, async () => {
         await openView(enumeron, view);
+        // What stood there before is gone.
+        await quiet(page);
         for (const name of await removals(page)) {
           const button = page.locator('main').getByRole('button', { name, exact: true }).first();
           if (!(await button.isVisible()) || !(await button.isEnabled())) continue;

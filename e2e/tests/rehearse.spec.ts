@@ -61,6 +61,8 @@ const writing = async (enumeron: Enumeron, name: string) => {
     },
     /** Lays the pack, and writes an order if there is one, in the set-up. */
     setUp: async (pack: string, order?: readonly [name: string, cards: string]): Promise<void> => {
+      // It comes a moment after what is above it.
+      await expect(page.getByText('Set-up and notes')).toBeVisible();
       const focused = (): Promise<string | undefined> =>
         page.evaluate(() => document.activeElement?.textContent);
       for (let turn = 0; turn < 12 && (await focused()) !== 'Set-up and notes'; turn++) await press('Tab');

@@ -43,10 +43,10 @@ export const MEND_COSTS: MendCosts = {
 export const OUT_OF_SIGHT: ReadonlySet<Act> = new Set(['find packet', 'find bank', 'change', 'lay anew']);
 
 /** One act of a mend; how many cards it is about, where it is priced by the card. */
-export interface Part {
+export interface MendPart {
   readonly act: Act;
   readonly cards?: number;
 }
 
-export const secondsOf = ({ act, cards = 0 }: Part, costs: MendCosts): number =>
+export const secondsOf = ({ act, cards = 0 }: MendPart, costs: MendCosts): number =>
   costs[act].seconds + costs[act].perCard * cards;

@@ -1,7 +1,8 @@
 export { afterRoutine } from './afterRoutine';
-export { type Act, type ActCost, MEND_COSTS, type MendCosts, type Part } from './costs';
+export { type Act, type ActCost, MEND_COSTS, type MendCosts, type MendPart } from './costs';
+export { type Ending, leaves, type Leaves, LEAVES, type LeavesOptions, turnsThatHold } from './leaves';
 export { mend, type Mend, type MendOptions } from './mend';
-export { meets, type Need } from './need';
+export { meets, type PackNeed } from './need';
 export type { OrderedRoutine, OrderWish, PackPart, WishedPack } from './orderWish';
 export type { JunctionMend, Price } from './junction';
 export {

@@ -2,7 +2,7 @@ import { Order } from '../deck/order';
 import { distinct, keyOf } from './afterRoutine';
 import { MendCosts } from './costs';
 import { mend } from './mend';
-import { laidFor, Need } from './need';
+import { laidFor, PackNeed } from './need';
 import { outOf, PackState } from './state';
 
 /** Junctions that cannot be mended, acts out of sight, seconds: the smaller the better, one after the other. */
@@ -49,7 +49,7 @@ export interface Reached {
 }
 
 /** Known at any turn: what a pack is righted to. */
-const HOME: Need = { kind: 'home', turns: 'any', known: true };
+const HOME: PackNeed = { kind: 'home', turns: 'any', known: true };
 
 const flat = (how: JunctionMend['how'], price: Price, states: readonly PackState[]): Reached => ({
   how,
@@ -62,7 +62,7 @@ const flat = (how: JunctionMend['how'], price: Price, states: readonly PackState
 const mended = (
   how: 'mend' | 'right',
   states: readonly PackState[],
-  need: Need,
+  need: PackNeed,
   home: Order,
   costs: MendCosts,
   interval: boolean,
@@ -97,7 +97,7 @@ const priceOf = (seconds: number, interval: boolean): Price => [0, interval ? 0 
  */
 export const waysTo = (
   states: readonly PackState[],
-  need: Need,
+  need: PackNeed,
   home: Order,
   spares: number,
   costs: MendCosts,

@@ -1,11 +1,11 @@
 import { Order } from '../deck/order';
-import { MEND_COSTS, MendCosts, OUT_OF_SIGHT, Part, secondsOf } from './costs';
-import { areIn, bankTurn, hasBankAt, meets, Need } from './need';
+import { MEND_COSTS, MendCosts, OUT_OF_SIGHT, MendPart, secondsOf } from './costs';
+import { areIn, bankTurn, hasBankAt, meets, PackNeed } from './need';
 import { mostOut, Out, PackState, Stray } from './state';
 
 /** A row of acts after which a need is met. */
 export interface Mend {
-  readonly parts: readonly Part[];
+  readonly parts: readonly MendPart[];
   readonly outOfSight: number;
   readonly seconds: number;
   /** How the pack lies then. */
@@ -19,13 +19,13 @@ export interface MendOptions {
 }
 
 /** What turns a packet the right way: over where it lies face up, and dealt where it runs backwards then. */
-const righting = (packet: { reversed: boolean; faceUp: boolean; most: number }): readonly Part[] => [
+const righting = (packet: { reversed: boolean; faceUp: boolean; most: number }): readonly MendPart[] => [
   ...(packet.faceUp ? [{ act: 'flip packet' } as const] : []),
   ...(packet.reversed !== packet.faceUp ? [{ act: 'deal packet', cards: packet.most } as const] : []),
 ];
 
 /** All that rights a stray packet. */
-const ofStray = (stray: Stray): readonly Part[] => {
+const ofStray = (stray: Stray): readonly MendPart[] => {
   const isLost =
     stray.place === 'unseen' || stray.count === 'unseen' || (!stray.stays && stray.behind === 'unseen');
   return [
@@ -37,10 +37,10 @@ const ofStray = (stray: Stray): readonly Part[] => {
 };
 
 /** The cheaper way to put cards back that are out at one place: card by card, or the packet as one. */
-const puttingBack = (out: Out, costs: MendCosts): readonly Part[] => {
-  const singly: readonly Part[] = [{ act: 'put back', cards: out.most }];
+const puttingBack = (out: Out, costs: MendCosts): readonly MendPart[] => {
+  const singly: readonly MendPart[] = [{ act: 'put back', cards: out.most }];
   if (!out.packet) return singly;
-  const whole: readonly Part[] = [
+  const whole: readonly MendPart[] = [
     ...righting({ reversed: out.reversed === true, faceUp: out.faceUp === true, most: out.most }),
     { act: 'put packet back' },
   ];
@@ -48,7 +48,7 @@ const puttingBack = (out: Out, costs: MendCosts): readonly Part[] => {
 };
 
 const cost = (
-  parts: readonly Part[],
+  parts: readonly MendPart[],
   costs: MendCosts,
   interval: boolean,
 ): { readonly outOfSight: number; readonly seconds: number } => ({
@@ -62,30 +62,30 @@ type Touched = Exclude<PackState, { lies: 'ready' }>;
 const whole = (
   state: Touched,
   stay: readonly Out[],
-): { readonly parts: readonly Part[]; readonly state: Touched } => {
+): { readonly parts: readonly MendPart[]; readonly state: Touched } => {
   const rest = { out: stay, extra: 0 };
-  const strangers: readonly Part[] = state.extra > 0 ? [{ act: 'take out', cards: state.extra }] : [];
+  const strangers: readonly MendPart[] = state.extra > 0 ? [{ act: 'take out', cards: state.extra }] : [];
   if (state.lies === 'home')
     return {
       parts: [...strangers, ...state.packets.flatMap(ofStray)],
       state: { ...state, packets: [], ...rest },
     };
   if (state.lies === 'bank') return { parts: strangers, state: { ...state, ...rest } };
-  const turning: readonly Part[] = state.faceUp ? [{ act: 'find packet' }, { act: 'flip packet' }] : [];
+  const turning: readonly MendPart[] = state.faceUp ? [{ act: 'find packet' }, { act: 'flip packet' }] : [];
   return { parts: [...strangers, ...turning], state: { ...state, faceUp: false, ...rest } };
 };
 
 /** What brings a whole pack to a need: nothing, a look, a cut, or the bank found; undefined where nothing does. */
 const reaching = (
   state: Touched,
-  need: Need,
+  need: PackNeed,
   home: Order,
-): { readonly parts: readonly Part[]; readonly state: Touched } | undefined => {
+): { readonly parts: readonly MendPart[]; readonly state: Touched } | undefined => {
   if (meets(state, need, home)) return { parts: [], state };
   if (need.kind === 'cards') return undefined;
   const cutTo = (turn: number) => {
     if (state.lies !== 'home') return undefined;
-    const look: readonly Part[] = state.turn === 'unseen' ? [{ act: 'see' }] : [];
+    const look: readonly MendPart[] = state.turn === 'unseen' ? [{ act: 'see' }] : [];
     return { parts: [...look, { act: 'cut' as const }], state: { ...state, turn } };
   };
   if (need.kind === 'home') {
@@ -127,7 +127,7 @@ const choicesOf = (out: readonly Out[]): readonly (readonly boolean[])[] =>
  */
 export const mend = (
   state: PackState,
-  need: Need,
+  need: PackNeed,
   home: Order,
   { costs = MEND_COSTS, interval = false }: MendOptions = {},
 ): Mend | undefined => {

@@ -4,7 +4,7 @@ import { Order } from '../deck/order';
 import { BankThere, extraIn, mostOut, outOf, PackState } from './state';
 
 /** What a routine needs of a pack. */
-export type Need =
+export type PackNeed =
   | {
       readonly kind: 'home';
       /** Any turn, or one of these. */
@@ -23,7 +23,7 @@ export type Need =
     }
   | { readonly kind: 'cards'; readonly fewer?: number };
 
-export type BankNeed = Extract<Need, { kind: 'bank' }>;
+export type BankNeed = Extract<PackNeed, { kind: 'bank' }>;
 
 const isSameRow = (a: readonly Card[], b: readonly Card[], loose: boolean): boolean => {
   const has = new Set(a);
@@ -70,7 +70,7 @@ export const isWhole = (state: PackState, fewer = 0): boolean =>
   (state.lies !== 'lost' || !state.faceUp);
 
 /** Whether a pack that lies so meets what a routine needs (docs/code/performing.md, 3). */
-export const meets = (state: PackState, need: Need, home: Order): boolean => {
+export const meets = (state: PackState, need: PackNeed, home: Order): boolean => {
   if (state.lies === 'ready') return true;
   if (!isWhole(state, need.fewer)) return false;
   if (need.kind === 'cards') return true;
@@ -86,7 +86,7 @@ export const meets = (state: PackState, need: Need, home: Order): boolean => {
 };
 
 /** How a pack that is laid new lies for a need: at the smallest turn that will do, or as the bank. */
-export const laidFor = (need: Need, home: Order): PackState => {
+export const laidFor = (need: PackNeed, home: Order): PackState => {
   const whole = { out: [], extra: 0 };
   const atTurn = (turn: number): PackState => ({ lies: 'home', turn, packets: [], ...whole });
   if (need.kind === 'home') return atTurn(need.turns === 'any' ? 0 : Math.min(...need.turns));

@@ -1,11 +1,11 @@
 import { Outcome, Problem } from '../deck/problem';
 import { Order } from '../deck/order';
-import { Need } from './need';
+import { PackNeed } from './need';
 import { PackState } from './state';
 
 /** What a routine does to a pack that it names. */
 export interface PackPart {
-  readonly needs: Need;
+  readonly needs: PackNeed;
   /** Its endings, or that it leaves the pack as it was. */
   readonly leaves: readonly PackState[] | 'same';
   /** How many cases end so, for each ending; one each unless told. */
@@ -56,7 +56,7 @@ export interface OrderWish {
 export const MOST_ROUTINES = 16;
 
 /** What is wrong with a wish before any order is tried. */
-const problemsOf = ({ packs, routines, interval, ...fixed }: OrderWish): readonly Problem[] => {
+const problemsOf = ({ packs, routines, ...fixed }: OrderWish): readonly Problem[] => {
   const ids = routines.map(({ id }) => id);
   const named = [
     ...[fixed.opener, fixed.closer].flatMap((id) => id ?? []),

@@ -1,7 +1,9 @@
 import vectors from '../../test/vectors/perform.json';
 import { afterRoutine } from './afterRoutine';
+import { Procedure } from '../procedure/procedure';
+import { leaves, LeavesOptions, turnsThatHold } from './leaves';
 import { mend } from './mend';
-import { meets, Need } from './need';
+import { meets, PackNeed } from './need';
 import { OrderWish } from './orderWish';
 import { packState } from './packState';
 import { bestRunningOrder } from './runningOrder';
@@ -17,7 +19,7 @@ test.each(vectors.states.map((row, index) => [index, row] as const))(
 test.each(vectors.mends.map((row, index) => [index, row] as const))(
   'what a pack lacks is mended, example %i',
   (_, row) => {
-    const [state, need] = [row.state as PackState, row.need as Need];
+    const [state, need] = [row.state as PackState, row.need as PackNeed];
     expect(meets(state, need, row.home)).toBe(row.meets);
     const found = mend(state, need, row.home, { interval: row.interval });
     expect(found).toMatchObject(row.mend);
@@ -39,8 +41,15 @@ test.each(vectors.orders.map((row, index) => [index, row] as const))(
   'the best running order, example %i',
   (_, row) => {
     const outcome = bestRunningOrder(row.wish as unknown as OrderWish);
-    if (row.best === null) expect(outcome.ok).toBe(false);
-    else if (outcome.ok) expect(outcome.running).toMatchObject(row.best);
-    else throw new Error(outcome.problems[0].what);
+    expect(outcome).toMatchObject({ ok: true, running: row.best });
   },
 );
+
+test.each(vectors.leaves.map((row) => [row.procedure.name, row] as const))('what is left: %s', (_, row) => {
+  const found = leaves(row.procedure as unknown as Procedure, row.options as unknown as LeavesOptions);
+  expect(found).toMatchObject(row.leaves);
+});
+
+test.each(vectors.turns.map((row) => [row.procedure.name, row] as const))('turns: %s', (_, row) => {
+  expect(turnsThatHold(row.procedure as unknown as Procedure, row.pack)).toEqual(row.turns);
+});
