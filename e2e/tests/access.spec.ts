@@ -41,6 +41,7 @@ test.describe('every view in both themes, wide and on a phone', () => {
       page,
     }) => {
       test.setTimeout(180_000);
+      const titles = new Map<string, string>();
       for (const view of group)
         for (const [index, { colorScheme, viewport, widths }] of LOOKS.entries())
           await test.step(`${view.name}, ${colorScheme}`, async () => {
@@ -51,6 +52,12 @@ test.describe('every view in both themes, wide and on a phone', () => {
             // The frame is the same in every view: it is looked at once, with the first.
             expect(await faultsIn(page, view === VIEWS[0] ? 'html' : 'main'), view.name).toEqual([]);
             if (index === 0) {
+              const title = await page.title();
+              expect(title, view.name).toMatch(/^.+ · Enumeron$|^.+ · .+ · Enumeron$/);
+              // Two views of one page have one title; the room Arrange shows the order in hand, as its own page does.
+              const path = view.path === '/arrange' ? '/arrange/sample-tidemark' : view.path;
+              expect([title, titles.get(title) ?? path]).toEqual([title, path]);
+              titles.set(title, path);
               // So is what stands about it: it is walked once, with the first of a group.
               const { unreached, unshown, stops } = await walk(page, view === group[0] ? 'body' : 'main');
               expect({ unreached, unshown }, view.name).toEqual({ unreached: [], unshown: [] });

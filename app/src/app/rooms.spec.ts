@@ -15,7 +15,7 @@ import { Storage } from './storage/storage';
 import { ask } from './frame/ask/ask';
 import { nearestPages } from './frame/nearest-pages';
 import { addressOf, FIRST_ROOM, lineAt, PLACES, roomAt, ROOMS } from './rooms';
-import { WhatIsTold } from './room';
+import { pageRoutes, WhatIsTold } from './room';
 
 const PROJECT = join(__dirname, '../../..');
 const ASKED = { home: [0, 1, 2], now: [0, 1, 2], tolerance: {} as never };
@@ -106,6 +106,17 @@ describe.each(PLACES.map((place) => [place.name, place] as const))('the pages of
       expect([address.source, looked.some((each) => address.test(each))]).toEqual([address.source, true]);
     }
   });
+});
+
+test('each page that has a name has a title of its own', () => {
+  const titled = PLACES.flatMap((place) =>
+    pageRoutes(place).flatMap(({ path = '', title }) =>
+      typeof title === 'string' ? [{ title, address: `${place.path}/${path}` }] : [],
+    ),
+  );
+  expect(titled.length).toBeGreaterThan(25);
+  expect(new Set(titled.map(({ title }) => title)).size).toBe(titled.length);
+  for (const { title } of titled) expect(title).toMatch(/^\S.* · Enumeron$/);
 });
 
 test.each([

@@ -52,7 +52,7 @@ export interface LeavesProgress {
 
 /** More worlds than these are not described. */
 const MOST_WORLDS = 200_000;
-const BUDGET = 1_000_000_000;
+const BUDGET = 100_000_000;
 
 /** A procedure whose pack is rotated, card by card. */
 export const rotated = (procedure: Procedure, pack: string, turn: number): Procedure => {

@@ -26,8 +26,11 @@ const isThere = (element: Element): element is HTMLElement =>
   element instanceof HTMLElement && element.getClientRects().length > 0;
 
 /** In an element the first control at or after a child, or else the last before it. */
-const nearestIn = (ancestor: Element, index: number): HTMLElement | undefined => {
-  const controls = [...ancestor.querySelectorAll(FOCUSABLE)].filter(isThere);
+const nearestIn = (ancestor: Element, index: number, isTouch: boolean): HTMLElement | undefined => {
+  // A text field would call a phone's keyboard up.
+  const controls = [...ancestor.querySelectorAll(FOCUSABLE)]
+    .filter(isThere)
+    .filter((control) => !isTouch || !control.matches('input:not([type=checkbox], [type=radio]), textarea'));
   const at = (control: Element): number =>
     [...ancestor.children].findIndex((child) => child.contains(control));
   return controls.find((control) => at(control) >= index) ?? controls.at(-1);
@@ -80,9 +83,10 @@ export class FocusKeeper {
 
   /** The nearest control within the nearest ancestor that is left and has one, up to the room. */
   private nearest(within: Stood['within'], room: Element): HTMLElement | undefined {
+    const isTouch = this.document.defaultView?.matchMedia('(pointer: coarse)').matches === true;
     for (const { ancestor, index } of within) {
       if (ancestor === room) return undefined;
-      const control = ancestor.isConnected ? nearestIn(ancestor, index) : undefined;
+      const control = ancestor.isConnected ? nearestIn(ancestor, index, isTouch) : undefined;
       if (control) return control;
     }
     return undefined;

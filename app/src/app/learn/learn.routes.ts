@@ -17,7 +17,7 @@ export const LEARN_ROUTES: Routes = [
     providers: [LearnStore, ImagesStore, SampleLearning, Orphans],
     children: pageRoutes(LEARN, {
       '': { component: Today },
-      practise: drillRoute('practise', ItemSource),
+      practise: drillRoute('practise', ItemSource, 'Practise what is up'),
     }),
   },
 ];

@@ -154,7 +154,7 @@ export class OrderEditor {
   constructor() {
     titled('Arrange', () => {
       const old = this.editing.old();
-      return old ? `Change ${old.name}` : 'New order';
+      return old ? `Change ${old.name}` : this.id() === 'new' ? 'New order' : 'Change an order';
     });
     inject(Icons);
     effect(() => {

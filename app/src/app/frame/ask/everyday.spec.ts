@@ -57,6 +57,10 @@ const TYPED: readonly (readonly [string, object])[] = [
   ['out weave', move('weave')],
   ['in faro', move('weave')],
   ['out shuffle', move('weave')],
+  ['glimpsed KH', see],
+  ['bring 7D to the top', { do: 'want', card: SEVEN, number: 1 }],
+  ['put the seven of diamonds on top', { do: 'want', card: SEVEN, number: 1 }],
+  ['7D@15', want],
   ['undo', { do: 'undo' }],
   ['undo that', { do: 'undo' }],
   ['go back', { do: 'undo' }],
@@ -68,6 +72,8 @@ const TYPED: readonly (readonly [string, object])[] = [
   ['help me', { do: 'help' }],
   ['how does this work?', { do: 'help' }],
   ['what can I do here', { do: 'help' }],
+  ['keyboard', { do: 'help' }],
+  ['help faro', tell('weave')],
   ['settings', settings],
   ['backup', settings],
   ['dark mode', settings],
@@ -76,6 +82,8 @@ const TYPED: readonly (readonly [string, object])[] = [
   ['faro', go('weave')],
   ['shuffle', go('weave')],
   ['go to learn', go('learn')],
+  ['learn my order', go('learn')],
+  ['print my order', go('arrange')],
   ['routines', go('rehearse')],
   ['print', go('arrange')],
   ['sorting', go('arrange')],
@@ -124,6 +132,13 @@ test.each([
   expect(problem ?? '').not.toContain('is not a card');
   if (problem !== undefined) expect(problem).toContain('I don’t know');
   else expect(completions.length).toBeGreaterThan(0);
+});
+
+test('ranks in words go on to cards, and two moves at once are not half done', () => {
+  for (const rank of ['ace', 'king', 'queen', 'jack', 'seven'])
+    expect(ask(rank, asked).completions.length).toBeGreaterThanOrEqual(4);
+  for (const several of ['in in out', 'out in', 'cut 3 cut 4'])
+    expect(ask(several, asked).intent).toBeUndefined();
 });
 
 test('what is written much like a page or a room offers it, and Enter on a guess is not pressed for anybody', () => {

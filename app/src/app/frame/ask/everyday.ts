@@ -9,8 +9,13 @@ const SAID: readonly (readonly [RegExp, string])[] = [
   ],
   [/^(?:take (?:it|that) back|go back|back|undo (?:it|that)|oops)$/, 'undo'],
   [/^(?:redo (?:it|that)|again)$/, 'redo'],
+  [/^(?:keys|keyboard|shortcuts|keyboard shortcuts)$/, 'help'],
   [/^(?:swap|change|other) (?:the )?packs?$/, 'swap'],
   [/\b(in|out)[ -](?:weave|faro|shuffle)s?\b/, '$1'],
+  [/^(?:i )?(?:glimpsed?|peek(?:ed)?(?: at)?) (?=\S+$)/, 'face '],
+  // To bring a card to the top is no glimpse of it there.
+  [/^(?:bring |put |move |get )(.+?) (?:to|on|at) (?:the )?top$/, '$1 1'],
+  [/^(.+?) to (?:the )?top$/, '$1 1'],
   [/\b(?:bottom|underneath)\b/, 'face'],
   [/\b(\d{1,2})(?:st|nd|rd|th)\b/, '$1'],
   [/\bcut (?:off|at|by) (?=\d)/, 'cut '],
@@ -45,9 +50,12 @@ const AROUND: ReadonlySet<string> = new Set(
   (
     'a an and are at be bring can card cards could did do does find for get give go how i is it lie lies look me move my name named ' +
     'names number of off on open page pack place please position put room saw say see seen show tell that the they this to want wanted ' +
-    'was what whats where wheres which with you in'
+    'was what whats where wheres which with you deck order'
   ).split(' '),
 );
+
+/** Ranks in words, which are no numbers. */
+const RANK_LETTERS: Readonly<Record<string, string>> = { ace: 'a', jack: 'j', queen: 'q', king: 'k' };
 
 /** A text as the ask line reads it: small letters, cards and numbers in short, everyday ways of saying as one word. */
 export const inShort = (text: string): string => {
@@ -55,11 +63,13 @@ export const inShort = (text: string): string => {
     .toLowerCase()
     .replace(/[’']s\b/g, 's')
     .replace(/(?<=\S)[?!.:;]+$/, '')
-    .replace(/,/g, ' ')
+    .replace(/[,@=]/g, ' ')
     .replace(/\s+/g, ' ')
     .trim();
   const said = SAID.reduce((words, [way, word]) => words.replace(way, word), joinCards(plain).toLowerCase());
-  return said.replace(/[a-z]+(?:-[a-z]+)?/g, (word) => NUMBERS.get(word) ?? word);
+  return said.replace(/[a-z]+(?:-[a-z]+)?/g, (word) =>
+    Object.hasOwn(RANK_LETTERS, word) ? RANK_LETTERS[word] : (NUMBERS.get(word) ?? word),
+  );
 };
 
 /** The words without those that change nothing. */
@@ -67,7 +77,7 @@ export const withoutAround = (words: readonly string[]): readonly string[] =>
   words.filter((word) => !AROUND.has(word));
 
 const MEANING =
-  /^(?:(?:what is|what are|what does|what do|what about|whats|what|who is|who are|define|explain|meaning of) )(?:a |an |the )?(.+?)(?: mean| means| do)?$/;
+  /^(?:(?:what is|what are|help with|help about|help on|help|what does|what do|what about|whats|what|who is|who are|define|explain|meaning of) )(?:a |an |the )?(.+?)(?: mean| means| do)?$/;
 
 /** The word whose meaning a text asks for: `what is a gap`, `what does seam mean`. */
 export const askedMeaning = (text: string): string | undefined =>

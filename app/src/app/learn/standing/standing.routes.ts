@@ -8,6 +8,9 @@ export const STANDING_ROUTES: Routes = [
   {
     path: '',
     providers: [SumsStore],
-    children: [{ path: '', pathMatch: 'full', component: Standing }, drillRoute('practise', ChosenSource)],
+    children: [
+      { path: '', pathMatch: 'full', component: Standing },
+      drillRoute('practise', ChosenSource, 'The weakest'),
+    ],
   },
 ];

@@ -8,6 +8,9 @@ export const SUMS_ROUTES: Routes = [
   {
     path: '',
     providers: [SumsStore],
-    children: [{ path: '', pathMatch: 'full', component: Sums }, drillRoute('practise', SumSource)],
+    children: [
+      { path: '', pathMatch: 'full', component: Sums },
+      drillRoute('practise', SumSource, 'A practice of sums'),
+    ],
   },
 ];
