@@ -109,7 +109,10 @@ export const readExpression = (value: unknown, slot: Slot, known: Known): Read =
   if (!form && isText(value['words']))
     return {
       problem: value['words'].trim()
-        ? found(`“${value['words']}” is not understood.`, 'Write it in other words.')
+        ? found(
+            `“${value['words']}” is not understood.`,
+            'Write it another way, such as first cut − 1 or the rank of seen.',
+          )
         : found('Something is missing here.', 'Write a number or what to look at.'),
     };
   if (!form)

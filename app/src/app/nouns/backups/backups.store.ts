@@ -1,6 +1,6 @@
 import { computed, inject, Injectable } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { map, switchMap, timer } from 'rxjs';
+import { map, merge, switchMap, throttleTime, timer } from 'rxjs';
 import { BackupService } from './backup';
 import { onlyPlace } from '../../storage/kind';
 import { BACKUPS } from './backups.kind';
@@ -11,7 +11,7 @@ import { SnapshotReason, SnapshotRow, SNAPSHOTS } from './snapshots.kind';
 import { Rows } from '../../storage/rows';
 import { Storage } from '../../storage/storage';
 
-const [HOUR, DAY] = [3_600_000, 86_400_000];
+const [MINUTE, HOUR, DAY] = [60_000, 3_600_000, 86_400_000];
 
 /** After so many days without a backup the settings say so. */
 const REMIND_AFTER = 14;
@@ -35,8 +35,12 @@ export class BackupsStore {
   private readonly seeded = this.rows.only(onlyPlace(SEEDED));
   private readonly now = toSignal(timer(0, HOUR).pipe(map(() => Date.now())), { initialValue: 0 });
 
-  /** When something was done last, where the browser may clear it; looked at now and then. */
-  private readonly clearable = toSignal(timer(0, HOUR).pipe(switchMap(() => this.lastClearable())));
+  /** When something was done last, where the browser may clear it; looked at now and then, and once something was stored. */
+  private readonly clearable = toSignal(
+    merge(timer(0, HOUR), this.rows.settled.pipe(throttleTime(MINUTE))).pipe(
+      switchMap(() => this.lastClearable()),
+    ),
+  );
 
   /** When a backup was saved last; 0 for never. */
   readonly saved = computed(() => this.note().saved);
