@@ -251,6 +251,13 @@ test('the list tells what was found of each, keeps it, and is searched', async (
   expect(kept.of(row.id, stampOf({ ...row.procedure, name: 'Another' }))).toBeUndefined();
 });
 
+test('two procedures alike are both told', async () => {
+  store.add(TWO_CUTS, 'begin');
+  store.add({ ...TWO_CUTS }, 'begin');
+  const list = await render(ProcedureList);
+  await until(() => list.text().match(/Works 88 times in 100; 759 of 1,275 cases/g)?.length === 2);
+});
+
 test.each([
   ['no JSON', '{', /Line 1|closed|JSON/],
   ['another format', '{"format":"other","name":"a","steps":[]}', /no procedure of Enumeron/],

@@ -1,12 +1,4 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  effect,
-  inject,
-  signal,
-  untracked,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
@@ -102,7 +94,8 @@ export class ProcedureList {
 
   constructor() {
     effect(() => {
-      const [view, row] = [this.finding(), untracked(this.next)];
+      // Of two procedures alike the second asks nothing new: what was found for the first is its answer, too.
+      const [view, row] = [this.finding(), this.next()];
       if (!view || !row) return;
       if (view.kind !== 'ended') return;
       this.verdicts.keep(row.id, keptOf(view.result, stampOf(row.procedure)));

@@ -115,6 +115,18 @@ test('one procedure: its orders, the best first, and those of other cards told a
   expect(page.text()).toContain('It uses other cards than Others.');
 });
 
+test('two orders with the same cards are both answered, and proved once', async () => {
+  await orders.add('Side by side, a copy', cards('AC AS 2C 2S'));
+  const id = procedures.add(MATES, 'begin');
+  const page = await render(MyOrders, { id });
+  await until(() => {
+    page.fixture.detectChanges();
+    return page.all('.ranked li').length === 3 && page.all('.progress').length === 0;
+  });
+  expect(page.text().match(/Fails in 2 of 2 cases/g)).toHaveLength(2);
+  expect(asked).toBe(2);
+});
+
 test('a procedure that is gone is said to be so; one without such an order says what is lacking', async () => {
   const gone = await render(MyOrders, { id: 'gone' });
   await until(() => gone.text().includes('There is no such procedure'));

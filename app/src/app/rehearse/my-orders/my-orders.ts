@@ -1,13 +1,4 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  effect,
-  inject,
-  input,
-  signal,
-  untracked,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { RouterLink } from '@angular/router';
@@ -124,7 +115,8 @@ export class MyOrders {
       this.id() === undefined ? 'Orders and procedures' : `Orders · ${this.only()?.name ?? ''}`,
     );
     effect(() => {
-      const [view, next] = [this.finding(), untracked(this.next)];
+      // Of two orders with the same cards the second asks nothing new: what was found for the first is its answer, too.
+      const [view, next] = [this.finding(), this.next()];
       if (next && view?.kind === 'ended') this.verdicts.keep(next.key, keptOf(view.result, next.stamp));
     });
   }
