@@ -12,6 +12,7 @@ const SAMPLES: { readonly [Kind in Move['kind']]: Extract<Move, { kind: Kind }> 
   'undeal heaps': { kind: 'undeal heaps', heaps: 4, gather: [2, 1, 4, 3] },
   'move packet': { kind: 'move packet', from: 5, to: 9, after: 30, reversed: true },
   'reverse packet': { kind: 'reverse packet', from: 5, to: 20 },
+  'swap cards': { kind: 'swap cards', one: 3, other: 20 },
   weave: { kind: 'weave', weave: 'in', top: 21 },
   unweave: { kind: 'unweave', weave: 'out' },
   'weave packet': { kind: 'weave packet', weave: 'in', count: 10 },

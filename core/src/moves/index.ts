@@ -5,6 +5,7 @@ export { applyMove, describeMove, invertMove, type Move, parseMove, placeAfterMo
 export { MOVE_USAGE, type MoveReading, parseMovesText, parseMoveText, WRITTEN_MOVES } from './moveText';
 export { type Overhand } from './overhand';
 export { type MovePacket, type ReversePacket } from './packet';
+export { type SwapCards } from './swapCards';
 export { type Riffle } from './riffle';
 export { type Put, type Take } from './takePut';
 export { weavesToPlace } from './topToPlace';

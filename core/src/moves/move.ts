@@ -8,6 +8,7 @@ import { OVERHAND, Overhand } from './overhand';
 import { MOVE_PACKET, MovePacket, REVERSE_PACKET, ReversePacket } from './packet';
 import { RIFFLE, Riffle } from './riffle';
 import { Rule } from './rule';
+import { SWAP_CARDS, SwapCards } from './swapCards';
 import { PUT, Put, TAKE, Take } from './takePut';
 import {
   UNWEAVE,
@@ -28,6 +29,7 @@ export type Move =
   | UndealHeaps
   | MovePacket
   | ReversePacket
+  | SwapCards
   | Weave
   | Unweave
   | WeavePacket
@@ -47,6 +49,7 @@ export const MOVE_RULES: { readonly [Kind in Move['kind']]: Rule<Extract<Move, {
   deal: DEAL,
   'reverse packet': REVERSE_PACKET,
   'move packet': MOVE_PACKET,
+  'swap cards': SWAP_CARDS,
   'deal heaps': DEAL_HEAPS,
   'undeal heaps': UNDEAL_HEAPS,
   riffle: RIFFLE,

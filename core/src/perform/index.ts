@@ -14,3 +14,11 @@ export {
 } from './runningOrder';
 export { packState } from './packState';
 export type { BankThere, LyingCard, Out, PackState, Plus, Stray, Told } from './state';
+export {
+  restore,
+  type RestoreArgs,
+  type RestoreOptions,
+  restoring,
+  type Restoring,
+  RESTORING,
+} from './restore/restoring';
