@@ -12,7 +12,7 @@ import { hasChance, openSights, PROOF, through } from '../rehearse/prove';
 import { readProcedure } from '../rehearse/readProcedure';
 import { Described, describeWorld, namesOf } from './describe';
 import { Out, PackState, Plus, Stray, Told } from './state';
-import { EndedWorld, endedWorld } from './worlds';
+import { endedWorld, lieOf, sightsOf } from './worlds';
 
 /** What is asked of a procedure: which packet is the pack, and by what it is described. */
 export interface LeavesOptions extends Described {
@@ -70,10 +70,13 @@ const CHANCE: Problem = {
   remedy: 'Say yourself how it leaves the pack.',
 };
 
-/** A world with its state. */
+/** How a world left the pack, and what was seen in it. */
 interface Found {
-  readonly world: EndedWorld;
   readonly state: PackState;
+  readonly isOut: boolean;
+  /** The turn at which it began. */
+  readonly start: number;
+  readonly sights: readonly number[];
 }
 
 /** Worlds of one shape are one ending: all that a performer does differently about. */
@@ -94,7 +97,7 @@ const shapeOf = (state: PackState): string => {
 
 /** The names by which the values of some worlds are known; undefined where they are not. */
 const namesBy = (
-  worlds: readonly EndedWorld[],
+  worlds: readonly Found[],
   values: readonly string[],
   names: readonly string[],
 ): readonly string[] | undefined => {
@@ -127,11 +130,7 @@ class Telling {
     const values = this.found.map(({ state }) => of(state) as Value);
     const texts = values.map((value) => JSON.stringify(value));
     if (texts.every((text) => text === texts[0])) return values[0];
-    const seen = namesBy(
-      this.found.map(({ world }) => world),
-      texts,
-      this.names,
-    );
+    const seen = namesBy(this.found, texts, this.names);
     return seen ? { seen } : 'unseen';
   }
 
@@ -143,14 +142,10 @@ class Telling {
     const turnOf = (state: PackState): number => (state.lies === 'home' ? (state.turn as number) : 0);
     const turn = this.told(turnOf);
     if (typeof turn === 'number') return turn;
-    const far = this.found.map(({ state, world }) => mod(turnOf(state) - world.start, size));
+    const far = this.found.map(({ state, start }) => mod(turnOf(state) - start, size));
     if (far.every((each) => each === far[0])) return { plus: far[0] };
     if (turn !== 'unseen') return turn;
-    const seen = namesBy(
-      this.found.map(({ world }) => world),
-      far.map(String),
-      this.names,
-    );
+    const seen = namesBy(this.found, far.map(String), this.names);
     return seen ? { plus: { seen } } : 'unseen';
   }
 }
@@ -198,7 +193,7 @@ const endingsOf = (all: readonly Found[], names: readonly string[], size: number
     .map((found): Ending => ({
       state: together(found, names, size),
       cases: found.length,
-      outs: found.filter(({ world }) => world.isOut).length,
+      outs: found.filter(({ isOut }) => isOut).length,
     }))
     .sort((a, b) => b.cases - a.cases);
 };
@@ -227,14 +222,18 @@ function* run(procedure: Procedure, options: LeavesOptions, budget: number): Job
       if (!(yield* told(before, 0))) complete = false;
       open = openSights(before) ?? program.claims.map(() => new Set<string>());
     }
+    // Many worlds of one start end alike.
+    const described = new Map<string, PackState>();
     const machine = new Machine(program, {
       ...{ open, sights: true },
       ended: (ended, how) => {
         if (how === 'failed') failed++;
         else if (all.length >= MOST_WORLDS) complete = false;
         else {
-          const world = endedWorld(ended, how === 'outs', start);
-          all.push({ world, state: describeWorld(world, packets, options) });
+          const lie = lieOf(ended);
+          const state = described.get(lie) ?? describeWorld(endedWorld(ended, start), packets, options);
+          described.set(lie, state);
+          all.push({ state, isOut: how === 'outs', start, sights: sightsOf(ended) });
         }
       },
     });

@@ -2,14 +2,12 @@ import { Card, isCard } from '../deck/card';
 import { Machine } from '../procedure/machine';
 import { LyingCard } from './state';
 
-/** A world of a procedure at its end: what lies in each packet, top first, and what the performer has seen. */
+/** What lies where at the end of a world of a procedure. */
 export interface EndedWorld {
-  readonly isOut: boolean;
   /** The turn at which it began. */
   readonly start: number;
-  /** By packet: its cards; undefined where nobody can know which they are, for they were mixed. */
+  /** By packet: its cards, top first; undefined where nobody can know which they are, for they were mixed. */
   readonly packets: readonly (readonly LyingCard[] | undefined)[];
-  readonly sights: readonly number[];
 }
 
 /** What lies in a packet. An indifferent card is a stranger: it is told as no card of any pack. */
@@ -27,9 +25,22 @@ const lying = ({ table }: Machine, packet: number): readonly LyingCard[] | undef
 const STRANGER: Card = 127;
 
 /** The world that a machine has just ended. */
-export const endedWorld = (machine: Machine, isOut: boolean, start: number): EndedWorld => ({
-  isOut,
+export const endedWorld = (machine: Machine, start: number): EndedWorld => ({
   start,
   packets: machine.program.packets.map((_, packet) => lying(machine, packet)),
-  sights: machine.program.sights.map((index) => machine.values[index]),
 });
+
+/** What the performer has seen in the world that a machine has just ended. */
+export const sightsOf = ({ program, values }: Machine): readonly number[] =>
+  program.sights.map((index) => values[index]);
+
+/** What lies where, as a text: equal where all packets have the same cards the same way up. */
+export const lieOf = ({ program, table }: Machine): string => {
+  const codes: number[] = [];
+  for (let packet = 0; packet < program.packets.length; packet++) {
+    for (let place = 1; place <= table.sizes[packet]; place++)
+      codes.push((table.cardAt(packet, place) + 1) * 2 + (table.isFaceUp(packet, place) ? 1 : 0));
+    codes.push(0xffff);
+  }
+  return String.fromCharCode(...codes);
+};
