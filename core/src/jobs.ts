@@ -16,6 +16,9 @@ import { FORECAST } from './learn/forecast';
 import { RESCHEDULE } from './learn/reschedule';
 import { POSSIBLE } from './reckon/facts/deduce';
 import { KEY_CARD } from './reckon/patterns/keyCard';
+import { RUNNING_ORDER } from './perform/runningOrder';
+import { RESET } from './perform/reset';
+import { WORKED_OUT } from './perform/workedOut';
 import { DIAGNOSIS } from './weave/diagnose';
 import { INVARIANTS } from './weave/invariants';
 import { PLACES } from './weave/planPlaces';
@@ -37,11 +40,14 @@ export const JOBS = {
   properties: PROPERTIES,
   'random order': RANDOM_ORDER,
   reschedule: RESCHEDULE,
+  reset: RESET,
   row: ROW,
+  'running order': RUNNING_ORDER,
   'sent pattern': SENT_PATTERN,
   spreads: SPREADS,
   study: STUDY,
   'try question': TRY_QUESTION,
   verdict: VERDICT,
   weight: WEIGHT,
+  'worked out': WORKED_OUT,
 } as const;

@@ -22,3 +22,40 @@ export {
   type Restoring,
   RESTORING,
 } from './restore/restoring';
+export {
+  along,
+  asTheyStand,
+  type JunctionAlong,
+  type PackAlong,
+  runAsTheyStand,
+  type StateMend,
+} from './along';
+export { glimpsed, type Glimpsed, HAPPENED, type Happened } from './glimpses';
+export { RESET, type ResetArgs, type ResetPlan, resetPlan, type ResetStep, sayMoveByCards } from './reset';
+export {
+  type Caution,
+  CAUTIONS,
+  MOST_IN_SET,
+  newRoutine,
+  newSet,
+  type Routine,
+  ROUTINE,
+  type RoutinePack,
+  type RoutinePair,
+  SET_LIST,
+  SET_UP,
+  type SetList,
+  withoutRoutine,
+} from './routine';
+export {
+  isOutOfSight,
+  type NamedHome,
+  sayLeaves,
+  sayMend,
+  sayNeed,
+  sayState,
+  sayTurn,
+  whyNoMend,
+} from './say';
+export { NEED, STATE } from './stateShape';
+export { bankOf, packsIn, WORKED_OUT, type WorkedOut, type WorkedOutArgs } from './workedOut';

@@ -365,9 +365,22 @@ test.each(Object.keys(JOBS) as (keyof typeof JOBS)[])('%s: its parts are plain v
       conditions: NO_CONDITIONS,
       seed: 1,
     },
+    reset: { now: pack.map((card) => ({ card, faceUp: false })).reverse(), home: pack },
     row: rowWish,
+    'running order': {
+      wish: {
+        packs: { blue: { home: pack } },
+        routines: [
+          {
+            ...{ id: 'a', minutes: 5 },
+            packs: { blue: { needs: { kind: 'home', turns: 'any' }, leaves: 'same' } },
+          },
+        ],
+      },
+    },
     spreads: { pack, packs: 10, seed: 1 },
     weight: { procedure: PROCEDURE },
+    'worked out': { procedure: PROCEDURE, packet: 'pack' },
   };
   const rule = JOBS[name] as unknown as JobRule<unknown, unknown, unknown>;
   const once = runJob(rule, examples[name]);
