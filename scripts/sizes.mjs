@@ -14,7 +14,7 @@ const BEHIND = 45_000;
 const FRAME = 90_000;
 const ROOM = 68_000;
 const CHECKING_WORKER = 90_000;
-const JOBS_WORKER = 76_000;
+const JOBS_WORKER = 92_000;
 
 /** The budget of what is reached from a source. */
 const limitOf = (source) =>

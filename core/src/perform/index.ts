@@ -1,4 +1,5 @@
 export { afterRoutine } from './afterRoutine';
+export { behindOthers, type BehindOther } from './behindOthers';
 export { type Act, type ActCost, MEND_COSTS, type MendCosts, type MendPart } from './costs';
 export { type Ending, leaves, type Leaves, LEAVES, type LeavesOptions, turnsThatHold } from './leaves';
 export { mend, type Mend, type MendOptions } from './mend';
@@ -59,3 +60,14 @@ export {
 } from './say';
 export { NEED, STATE } from './stateShape';
 export { bankOf, packsIn, WORKED_OUT, type WorkedOut, type WorkedOutArgs } from './workedOut';
+export {
+  type CarriedRoutine,
+  type CarriedSet,
+  LONGEST_SET_FILE,
+  makeSetFile,
+  readSetFile,
+  SET_FORMAT,
+} from './setFile';
+export { WORKED_OUT_SHAPE } from './workedOutShape';
+export { type FixedPoint, fixedPointsOf, isKept, sayPoint, withoutPoint, withPoint } from './fixedPoints';
+export { pictureOfState, type StatePicture } from './picture';

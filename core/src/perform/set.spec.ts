@@ -6,7 +6,12 @@ import { finish } from '../job/job';
 import { applyMove, Move } from '../moves/move';
 import { WORKED } from '../rehearse/worked/worked';
 import { along, runAsTheyStand } from './along';
+import { behindOthers } from './behindOthers';
+import { FixedPoint, fixedPointsOf, isKept, sayPoint, withoutPoint, withPoint } from './fixedPoints';
 import { glimpsed, Happened } from './glimpses';
+import { pictureOfState } from './picture';
+import { makeSetFile, readSetFile } from './setFile';
+import { rulesOf } from './orderWish';
 import { mend } from './mend';
 import { PackNeed } from './need';
 import { OrderWish } from './orderWish';
@@ -269,4 +274,114 @@ test('a shuffled pack comes home, told by its cards', () => {
   const { steps, moves, bound, shortest } = resetPlan({ now, home: HOME.cards });
   expect(steps).toHaveLength(moves);
   expect([moves <= 26, bound >= 15, shortest]).toEqual([true, true, false]);
+});
+
+const POINTS: readonly FixedPoint[] = [
+  { kind: 'opener', id: 'a' },
+  { kind: 'closer', id: 'c' },
+  { kind: 'before', pair: ['c', 'b'] },
+  { kind: 'directly', pair: ['a', 'b'] },
+  { kind: 'apart', pair: ['b', 'c'] },
+  { kind: 'choose' },
+  { kind: 'must', id: 'b' },
+  { kind: 'minutes', most: 20 },
+];
+
+const orders = (ids: readonly string[]): string[][] =>
+  ids.length === 0
+    ? [[]]
+    : ids.flatMap((id) => orders(ids.filter((each) => each !== id)).map((rest) => [id, ...rest]));
+
+test.each(POINTS.map((point) => [point.kind, point] as const))(
+  'a fixed point (%s) is set, said, let go, and kept just where the best order keeps it',
+  (_, point) => {
+    const set = { ...newSet('Friday'), order: ['a', 'b', 'c', 'd'] };
+    const fixed = withPoint(withPoint(set, point), point);
+    expect(fixedPointsOf(fixed)).toEqual([point]);
+    expect(SET_LIST(fixed, {})).toBeUndefined();
+    expect(withoutPoint(fixed, point)).toEqual(set);
+    expect(sayPoint(point, (id) => id.toUpperCase())).toMatch(/^[\w: ]+$/);
+    for (const interval of [undefined, 2])
+      for (const order of orders(['a', 'b', 'c', 'd'])) {
+        const wish: OrderWish = {
+          ...{ ...fixed, interval, packs: {}, choose: false },
+          routines: order.map((id) => ({ id, minutes: 5, packs: {} })),
+        };
+        const rules = rulesOf(wish);
+        const follows = order.every((__, index) => rules.mayFollow(2 ** index - 1, index - 1, index));
+        const allowed = follows && rules.mayEnd(15, 3);
+        const kept = isKept({ ...fixed, order, ...(interval && { interval }) }, point, () => 5);
+        expect([order.join(''), interval, kept]).toEqual([order.join(''), interval, allowed]);
+      }
+  },
+);
+
+test('a state is drawn as it is known', () => {
+  const cards = HOME.cards;
+  expect(pictureOfState({ lies: 'ready' }, cards)).toEqual({ cards, strayed: [], seam: 0 });
+  const turned = pictureOfState(home({ turn: 50 }), cards);
+  expect([turned.cards.slice(0, 3), turned.seam]).toEqual([[cards[50], cards[51], cards[0]], 2]);
+  expect(pictureOfState(home({ turn: 'unseen', packets: [STRAY] }), cards)).toMatchObject({
+    ...{ seam: undefined, strayed: Array.from({ length: 12 }, (_, index) => index) },
+  });
+  const out = [{ where: 'pocket', count: 1, most: 1, cards: [cards[0]] }];
+  expect(pictureOfState(home({ out }), cards).cards).toEqual(cards.slice(1));
+  expect(new Set(pictureOfState({ lies: 'lost', faceUp: false, out, extra: 0 }, cards).cards)).toEqual(
+    new Set([undefined]),
+  );
+  const bank = { cards: [3, 4], at: 'face', loose: false } as const;
+  expect(pictureOfState({ lies: 'bank', bank, out: [], extra: 0 }, cards).cards.slice(-3)).toEqual([
+    ...[undefined, 3, 4],
+  ]);
+});
+
+test('what a routine would cost behind each other is what an order of the two costs', () => {
+  for (const row of vectors.orders) {
+    const wish = row.wish as unknown as OrderWish;
+    const [routine, ...others] = wish.routines;
+    const costs = behindOthers(wish, routine.id);
+    expect(costs).toHaveLength(wish.routines.length);
+    for (const other of others) {
+      const packs = Object.fromEntries(
+        Object.entries(wish.packs).map(([name, { home: cards }]) => [name, { home: cards }]),
+      );
+      const two = runAsTheyStand({ packs, routines: [other, routine] });
+      if (!two.ok) throw new Error('no order');
+      const { impossible, outOfSight, seconds } = two.running;
+      expect(costs.find(({ behind }) => behind === other.id)?.price).toEqual([
+        impossible,
+        outOfSight,
+        seconds,
+      ]);
+    }
+  }
+});
+
+test('a set goes into a file with all that it takes, and comes out of it the same; others are refused', () => {
+  const procedure = workedNamed('A card made of two');
+  const carried = {
+    set: { ...newSet('Friday'), order: ['a', 'b'] },
+    routines: [
+      { id: 'a', routine: newRoutine('One'), procedure },
+      { id: 'b', routine: newRoutine('Other') },
+    ],
+  };
+  const file: unknown = JSON.parse(makeSetFile(carried));
+  expect(readSetFile(file)).toMatchObject({ ok: true, carried: { set: carried.set } });
+  const good = file as Record<string, unknown>;
+  const [one] = carried.routines;
+  for (const [wrong, says] of [
+    [null, /no set/],
+    [{ ...good, format: 'other' }, /no set/],
+    [{ ...good, version: 2 }, /version/],
+    [{ ...good, set: { ...carried.set, order: ['x'] } }, /“x” that is not/],
+    [{ ...good, routines: [one, one] }, /one id/],
+    [{ ...good, routines: 5 }, /no routines/],
+    [{ ...good, routines: [{ ...one, id: '' }] }, /no id/],
+    [{ ...good, routines: [{ ...one, more: 1 }] }, /“more”/],
+    [{ ...good, routines: [{ ...one, procedure: { name: 'x' } }] }, /steps/],
+  ] as const) {
+    const read = readSetFile(wrong);
+    expect(read.ok ? 'read' : read.problems.map(({ what }) => what).join(' ')).toMatch(says);
+  }
 });

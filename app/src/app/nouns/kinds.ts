@@ -14,22 +14,25 @@ import { PACK } from './pack/pack.kind';
 import { PATTERNS_TOLD } from './pack/patterns.kind';
 import { PRACTICE } from './learning/practice.kind';
 import { PROCEDURES } from './procedures/procedures.kind';
+import { ROUTINES } from './sets/routines.kind';
 import { REVIEWS } from './learning/reviews.kind';
 import { RUNS } from './learning/runs.kind';
 import { SCHEDULES } from './learning/schedules.kind';
 import { SEEDED } from '../storage/kinds/seeded';
 import { SENT } from './procedures/sent.kind';
+import { SETS } from './sets/sets.kind';
 import { SETTINGS } from './settings/settings.kind';
 import { SNAPSHOTS } from './backups/snapshots.kind';
 import { SUMS } from './learning/sums.kind';
 import { VERDICTS } from './procedures/verdicts.kind';
+import { WORKED_OUT_PACKS } from './sets/worked-out.kind';
 import { WANTED } from './pack/wanted.kind';
 import { WEAVE_ROWS } from './weaves/weave-rows.kind';
 import { WEAVES_DONE } from './weaves/weaves.kind';
 import { WEAVING } from './weaves/weaving.kind';
 
 /** The version of all that is stored, and of a backup. A kind says what it does to bring a row to a later one. */
-export const DATA_VERSION = 8;
+export const DATA_VERSION = 9;
 
 /** Every kind of stored row. To add one: its file, and its name here. */
 export const KINDS: readonly Kind[] = [
@@ -61,6 +64,9 @@ export const KINDS: readonly Kind[] = [
   PROCEDURES,
   SENT,
   VERDICTS,
+  ROUTINES,
+  SETS,
+  WORKED_OUT_PACKS,
 ];
 
 export const kindNamed = (name: string): Kind | undefined => KINDS.find((kind) => kind.name === name);

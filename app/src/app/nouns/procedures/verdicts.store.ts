@@ -22,6 +22,10 @@ const hashOf = (text: string, begin: number): number => {
   return hash >>> 0;
 };
 
+/** A short text that tells another from every other: as a key, or as a part of a stamp. */
+export const hashText = (text: string): string =>
+  `${hashOf(text, OFFSET).toString(36)}-${hashOf(text, PRIME).toString(36)}`;
+
 const STAMPS = new WeakMap<Procedure, string>();
 
 /** Tells a procedure from what it was before, and from every other. */
@@ -40,10 +44,9 @@ export const keyWith = (
   { id, procedure }: ProcedureRow,
   order: { readonly id: string; readonly cards: Order },
 ): { readonly key: string; readonly stamp: string } => {
-  const both = `${id} ${order.id}`;
   const cards = hashOf(order.cards.join(), OFFSET);
   return {
-    key: `with-${hashOf(both, OFFSET).toString(36)}-${hashOf(both, PRIME).toString(36)}`,
+    key: `with-${hashText(`${id} ${order.id}`)}`,
     stamp: `${stampOf(procedure)}-${cards.toString(36)}`,
   };
 };

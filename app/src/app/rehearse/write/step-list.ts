@@ -19,7 +19,7 @@ import { Acting } from '../act/acting.store';
 import { Proving } from '../prove/proving.store';
 import { Desk, Wanted } from '../desk/desk.store';
 import { AddStep } from './add-step';
-import { dragLines } from './drag-lines';
+import { dragLines } from '../../ui/drag-lines';
 import { linesInTurn } from './lines-in-turn';
 import { StepFields } from './step-fields';
 import { StepSentence } from './step-sentence';

@@ -1,6 +1,6 @@
 import { afterRenderEffect, computed, DestroyRef, inject, Injector } from '@angular/core';
 import type { DragRef, DropListRef } from '@angular/cdk/drag-drop';
-import { Scripts } from '../../platform/scripts';
+import { Scripts } from '../platform/scripts';
 
 /** So long there have been no other lines, in milliseconds, before they can be dragged. */
 const REST = 200;
