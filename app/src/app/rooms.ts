@@ -1,6 +1,7 @@
 import { ARRANGE } from './arrange/room';
 import { Line } from './storage/kind';
 import { LEARN } from './learn/room';
+import { PERFORM } from './perform/room';
 import { RECKON } from './reckon/room';
 import { REHEARSE } from './rehearse/room';
 import { Place, Room, WhatIsTold } from './room';
@@ -8,7 +9,7 @@ import { SETTINGS } from './settings/room';
 import { WEAVE } from './weave/room';
 
 /** The rooms that exist, in the order of the work. */
-export const ROOMS: readonly Room[] = [ARRANGE, LEARN, RECKON, WEAVE, REHEARSE];
+export const ROOMS: readonly Room[] = [ARRANGE, LEARN, RECKON, WEAVE, REHEARSE, PERFORM];
 
 /** Whatever has pages: the rooms, and the settings. */
 export const PLACES: readonly Place[] = [...ROOMS, SETTINGS];

@@ -45,10 +45,11 @@ export const withoutPoint = (set: SetList, point: FixedPoint): SetList => {
   switch (point.kind) {
     case 'opener':
     case 'closer':
-    case 'minutes': {
-      const { [point.kind]: _, ...rest } = set;
-      return rest as SetList;
-    }
+    case 'minutes':
+      // What is not told is not there at all, so that it is read back as it was written.
+      return Object.fromEntries(
+        Object.entries(set).filter(([name]) => name !== point.kind),
+      ) as unknown as SetList;
     case 'must':
       return { ...set, must: set.must.filter((id) => id !== point.id) };
     case 'choose':

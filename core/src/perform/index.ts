@@ -71,3 +71,14 @@ export {
 export { WORKED_OUT_SHAPE } from './workedOutShape';
 export { type FixedPoint, fixedPointsOf, isKept, sayPoint, withoutPoint, withPoint } from './fixedPoints';
 export { pictureOfState, type StatePicture } from './picture';
+export {
+  DECLARED,
+  type Declared,
+  declaredOf,
+  declaredState,
+  type Lie,
+  LIES,
+  NEEDED,
+  type Needed,
+  neededOf,
+} from './declared';

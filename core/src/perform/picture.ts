@@ -17,7 +17,9 @@ export interface StatePicture {
 const SOME = 8;
 
 export const pictureOfState = (state: PackState, home: Order): StatePicture => {
-  const out = new Set(outOf(state).flatMap(({ cards }) => (Array.isArray(cards) ? cards : [])));
+  const out = new Set(
+    outOf(state).flatMap(({ cards }) => (Array.isArray(cards) ? (cards as readonly Card[]) : [])),
+  );
   const left = home.filter((card) => !out.has(card));
   if (state.lies === 'ready') return { cards: home, strayed: [], seam: 0 };
   if (state.lies === 'lost') return { cards: left.map(() => undefined), strayed: [], seam: undefined };

@@ -7,6 +7,7 @@ import { applyMove, Move } from '../moves/move';
 import { WORKED } from '../rehearse/worked/worked';
 import { along, runAsTheyStand } from './along';
 import { behindOthers } from './behindOthers';
+import { DECLARED, declaredOf, declaredState, LIES, neededOf } from './declared';
 import { FixedPoint, fixedPointsOf, isKept, sayPoint, withoutPoint, withPoint } from './fixedPoints';
 import { glimpsed, Happened } from './glimpses';
 import { pictureOfState } from './picture';
@@ -384,4 +385,24 @@ test('a set goes into a file with all that it takes, and comes out of it the sam
     const read = readSetFile(wrong);
     expect(read.ok ? 'read' : read.problems.map(({ what }) => what).join(' ')).toMatch(says);
   }
+});
+
+test('what is declared by hand is the state that it says, and is told back so', () => {
+  for (const lie of LIES)
+    for (const out of [0, 2])
+      for (const faceUp of [0, 1]) {
+        const declared = { ...DECLARED, lie, out, faceUp };
+        const state = declaredState(declared);
+        expect(STATE(state, {})).toBeUndefined();
+        expect(declaredOf(state)).toEqual(declared);
+      }
+  expect(declaredOf({ lies: 'ready' })).toBeUndefined();
+  expect(declaredOf(home({ turn: 12 }))).toBeUndefined();
+  expect(declaredOf(home({ packets: [STRAY] }))).toBeUndefined();
+  expect([
+    neededOf({ kind: 'home', turns: [0] }),
+    neededOf({ kind: 'home', turns: [4] }),
+    neededOf({ kind: 'home', turns: 'any', known: true }),
+    neededOf({ kind: 'cards' }),
+  ]).toEqual(['top', 'cut at', 'known', 'cards']);
 });

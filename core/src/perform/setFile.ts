@@ -20,8 +20,8 @@ export interface CarriedSet {
   readonly routines: readonly CarriedRoutine[];
 }
 
-/** The longest file of a set that is read, in characters. */
-export const LONGEST_SET_FILE = 8_000_000;
+/** The longest file of a set that is read, in characters: it must fit an address. */
+export const LONGEST_SET_FILE = 400_000;
 
 export const makeSetFile = ({ set, routines }: CarriedSet): string =>
   JSON.stringify({ format: SET_FORMAT, version: VERSION, set, routines });

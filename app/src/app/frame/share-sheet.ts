@@ -179,7 +179,7 @@ export class ShareSheet {
 /** The address of what is open; undefined where the room that is open has nothing to share. */
 export const sharedAddress = async (injector: Injector): Promise<Sheet | undefined> => {
   const { url } = injector.get(Router);
-  const shared = (await roomAt(url)?.sharing?.())?.of(injector, url);
+  const shared = await (await roomAt(url)?.sharing?.())?.of(injector, url);
   if (!shared) return undefined;
   const { path, query = [], packed } = shared;
   const address = new URL(path, location.origin);

@@ -72,7 +72,7 @@ export class Facts {
     const view = this.finding();
     const left = this.asked().filter(({ key, stamp }) => !this.store.of(key, stamp)).length;
     return {
-      ...{ left, share: view?.kind === 'running' ? (view.progress?.share ?? 0) : 0 },
+      ...{ left, share: view?.kind === 'running' ? view.progress.share : 0 },
       failed: view?.kind === 'failed',
     };
   });

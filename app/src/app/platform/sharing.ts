@@ -25,7 +25,7 @@ export const pathIn = (url: string, index: number): string =>
 /** How a room shares what is open in it, and takes what an address brings. */
 export interface Sharing {
   /** @param url the address that is open. @returns undefined where there is nothing to share. */
-  of(injector: Injector, url: string): Shared | undefined;
+  of(injector: Injector, url: string): Shared | undefined | Promise<Shared | undefined>;
   /**
    * Takes over what an address brings.
    *

@@ -1,0 +1,48 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterOutlet } from '@angular/router';
+import { RoutinesStore } from '../nouns/sets/routines.store';
+import { makeSamples, SAMPLE_KINDS } from '../nouns/sets/sample';
+import { SetsStore } from '../nouns/sets/sets.store';
+import { PROCEDURES } from '../nouns/procedures/procedures.kind';
+import { Scripts } from '../platform/scripts';
+import { pathIn } from '../platform/sharing';
+import { urlSignal } from '../platform/url';
+import { SampleRoom } from '../storage/sample-room';
+import { RoomPages } from '../ui/room-pages';
+import { PERFORM } from './room';
+
+/** What comes next, and is the pack in the order it needs? */
+@Component({
+  selector: 'en-perform-room',
+  imports: [RoomPages, RouterOutlet],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `<h1 class="spoken">Perform</h1>
+    <div class="sheet">
+      <en-room-pages room="perform" [pages]="pages()" />
+      <router-outlet />
+    </div>`,
+})
+export class PerformRoom {
+  private readonly sets = inject(SetsStore);
+  private readonly routines = inject(RoutinesStore);
+  private readonly url = urlSignal();
+
+  /** The room's pages, and the set or routine that is open. */
+  protected readonly pages = computed(() => {
+    const [first, second] = [pathIn(this.url(), 1), pathIn(this.url(), 2)];
+    if (first === 'routines' && second !== '') {
+      const row = this.routines.find(second);
+      return row ? [...PERFORM.pages, { path: `routines/${second}`, tab: row.routine.name }] : PERFORM.pages;
+    }
+    const row = first === '' ? undefined : this.sets.find(first);
+    return row ? [...PERFORM.pages, { path: first, tab: row.set.name }] : PERFORM.pages;
+  });
+
+  constructor() {
+    // Where it cannot be laid out the room is empty, and works.
+    const scripts = inject(Scripts);
+    inject(SampleRoom)
+      .layOut('perform', [...SAMPLE_KINDS, PROCEDURES], () => makeSamples(scripts))
+      .catch((error: unknown) => console.warn(error));
+  }
+}

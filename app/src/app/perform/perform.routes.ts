@@ -1,0 +1,17 @@
+import { Routes } from '@angular/router';
+import { RoutinesStore } from '../nouns/sets/routines.store';
+import { SetsStore } from '../nouns/sets/sets.store';
+import { pageRoutes } from '../room';
+import { Facts } from './facts';
+import { PerformRoom } from './perform-room';
+import { PERFORM } from './room';
+import { SetsPage } from './sets/sets-page';
+
+export const PERFORM_ROUTES: Routes = [
+  {
+    path: '',
+    component: PerformRoom,
+    providers: [RoutinesStore, SetsStore, Facts],
+    children: pageRoutes(PERFORM, { '': { component: SetsPage } }),
+  },
+];
