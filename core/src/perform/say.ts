@@ -19,7 +19,8 @@ const and = (words: readonly string[], last = 'and'): string =>
   words.length < 2 ? words.join() : `${words.slice(0, -1).join(', ')} ${last} ${words[words.length - 1]}`;
 
 /** Values that a performer knows at the end by what was seen. */
-const by = (seen: readonly string[]): string => (seen.length === 0 ? 'as you saw' : `by ${and(seen)}`);
+const by = (seen: readonly string[]): string =>
+  seen.length === 0 ? 'as you saw' : `by ${and(seen.map((name) => `“${name}”`))}`;
 
 const isSeen = (told: unknown): told is { readonly seen: readonly string[] } =>
   typeof told === 'object' && told !== null && 'seen' in told;
@@ -69,11 +70,11 @@ const sayCut = (turn: Told<number> | Plus, home: NamedHome): string => {
 };
 
 const sayCount = (count: Told<number>, most: number): string =>
-  typeof count === 'number'
-    ? countOf(count, 'card')
-    : isSeen(count)
-      ? `up to ${countOf(most, 'card')} (how many you know ${by(count.seen)})`
-      : `up to ${countOf(most, 'card')}`;
+  typeof count === 'number' ? countOf(count, 'card') : `up to ${countOf(most, 'card')}`;
+
+/** How a number that is not the same in all cases is known; empty where it is, or where one saw it. */
+const knownBy = (told: unknown): string =>
+  isSeen(told) && told.seen.length > 0 ? ` (known ${by(told.seen)})` : '';
 
 const sayBehind = (behind: Told<number>, { cards }: NamedHome): string =>
   typeof behind === 'number'
@@ -91,7 +92,7 @@ const sayStray = ({ count, most, faceUp, reversed, stays, behind }: Stray, home:
     : one
       ? `, which belongs ${sayBehind(behind, home)}`
       : `, which belong ${sayBehind(behind, home)}`;
-  return `${sayCount(count, most)}${side}${about}${stays && one ? ', in its place' : where}`;
+  return `${sayCount(count, most)}${side}${about}${knownBy(count)}${stays && one ? ', in its place' : where}`;
 };
 
 const SOME = 6;
@@ -100,7 +101,7 @@ const sayOut = ({ where, count, most, cards }: Out): string => {
   const what =
     Array.isArray(cards) && cards.length <= SOME
       ? cards.map(showCard).join(' ')
-      : `${sayCount(count, most)}${isSeen(cards) ? `, known ${by((cards as { seen: readonly string[] }).seen)}` : ''}`;
+      : `${sayCount(count, most)}${knownBy(cards)}`;
   return where === 'gone' ? `${what} gone for good` : `${what} out (${where})`;
 };
 
@@ -126,9 +127,9 @@ export const sayState = (state: PackState, home: NamedHome): string => {
   ].join('; ');
 };
 
-/** What a routine leaves, without a full stop: each ending. */
+/** How a routine leaves a pack, without a full stop: each ending. */
 export const sayLeaves = (leaves: readonly PackState[] | 'same', home: NamedHome): string =>
-  leaves === 'same' ? 'the pack as it was' : leaves.map((state) => sayState(state, home)).join(' · or ');
+  leaves === 'same' ? 'as it was' : leaves.map((state) => sayState(state, home)).join(' · or ');
 
 /** Whether an act must be done out of sight. */
 export const isOutOfSight = (act: Act): boolean => OUT_OF_SIGHT.has(act);
@@ -150,10 +151,15 @@ const packetWords = (
   home: NamedHome,
 ): readonly { readonly count: string; readonly where: string; readonly faceUp: boolean }[] =>
   state.lies === 'home'
-    ? state.packets.map(({ count, behind, faceUp }) => ({
+    ? state.packets.map(({ count, most, behind, faceUp }) => ({
         count:
           typeof count === 'number' ? (count === 1 ? 'the card' : `the ${count.toString()}`) : 'the packet',
-        where: typeof behind === 'number' ? sayBehind(behind, home) : 'where they belong',
+        where:
+          typeof behind === 'number'
+            ? sayBehind(behind, home)
+            : most === 1 || typeof count !== 'number'
+              ? 'where it belongs'
+              : 'where they belong',
         faceUp,
       }))
     : [];

@@ -1,6 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterOutlet } from '@angular/router';
-import { RoutinesStore } from '../nouns/sets/routines.store';
 import { makeSamples, SAMPLE_KINDS } from '../nouns/sets/sample';
 import { SetsStore } from '../nouns/sets/sets.store';
 import { PROCEDURES } from '../nouns/procedures/procedures.kind';
@@ -24,17 +23,13 @@ import { PERFORM } from './room';
 })
 export class PerformRoom {
   private readonly sets = inject(SetsStore);
-  private readonly routines = inject(RoutinesStore);
   private readonly url = urlSignal();
 
-  /** The room's pages, and the set or routine that is open. */
+  /** The room's pages, and the set that is open. */
   protected readonly pages = computed(() => {
-    const [first, second] = [pathIn(this.url(), 1), pathIn(this.url(), 2)];
-    if (first === 'routines' && second !== '') {
-      const row = this.routines.find(second);
-      return row ? [...PERFORM.pages, { path: `routines/${second}`, tab: row.routine.name }] : PERFORM.pages;
-    }
-    const row = first === '' ? undefined : this.sets.find(first);
+    const first = pathIn(this.url(), 1);
+    const row =
+      first === '' || PERFORM.pages.some(({ path }) => path === first) ? undefined : this.sets.find(first);
     return row ? [...PERFORM.pages, { path: first, tab: row.set.name }] : PERFORM.pages;
   });
 

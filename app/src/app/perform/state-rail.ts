@@ -7,6 +7,8 @@ import { PackState } from '@enumeron/core/file/perform/state';
 /** How wide a bar is, of the room that it has; how far cards that lie wrong stand out; how high a bar is. */
 const [WIDE, OUT, HIGH] = [0.78, 0.3, 1];
 
+const UNKNOWN: PackState = { lies: 'lost', faceUp: false, out: [], extra: 0 };
+
 /** How a pack lies, as a small rail: a bar a card, raised where cards lie wrong, with the seam where it is known. */
 @Component({
   selector: 'en-state-rail',
@@ -40,8 +42,12 @@ const [WIDE, OUT, HIGH] = [0.78, 0.3, 1];
 export class StateRail {
   readonly state = input.required<PackState>();
   readonly home = input.required<NamedHome>();
+  /** Whether the order of the pack is known: else no card is shown. */
+  readonly isKnown = input(true);
 
-  private readonly picture = computed(() => pictureOfState(this.state(), this.home().cards));
+  private readonly picture = computed(() =>
+    pictureOfState(this.isKnown() ? this.state() : UNKNOWN, this.home().cards),
+  );
   protected readonly box = computed(
     () =>
       `-0.4 ${(-OUT).toString()} ${(this.picture().cards.length + 0.8).toString()} ${(HIGH + 2 * OUT).toString()}`,

@@ -92,12 +92,12 @@ const idOf = (id: string): string => `sample-routine-${id}`;
 
 /** The late set of seven routines: one junction to mend, and an interval. */
 const lateSet = (): SetRow => {
-  const order = ['number', 'two-cuts', 'harbour', 'pocket', 'aside', 'counted', 'till'].map(idOf);
+  const order = ['number', 'two-cuts', 'harbour', 'pocket', 'made-of-two', 'counted', 'till'].map(idOf);
   return {
     ...{ id: 'sample-late-set', at: 1, sample: true },
     set: {
       ...newSet('Friday, the late set'),
-      ...{ order, opener: order[0], closer: order[6], interval: 4, intervalMinutes: 15, minutes: 45 },
+      ...{ order, closer: order[6], interval: 4, intervalMinutes: 15, minutes: 45 },
       apart: [[order[1], order[4]]],
     },
   };

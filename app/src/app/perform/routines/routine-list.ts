@@ -102,7 +102,7 @@ export class RoutineList {
         : facts
             .map(
               (each) =>
-                `needs ${sayNeed(each.needs, each.home)} · leaves ${sayLeaves(each.leaves, each.home)}`,
+                `needs ${sayNeed(each.needs, each.home)} · leaves it ${sayLeaves(each.leaves, each.home)}`,
             )
             .join('; ') || 'needs no pack';
       return { row, id: row.id, name, minutes, says, found: `${name} ${props} ${notes}`.toLowerCase() };

@@ -91,7 +91,7 @@ export class RoutinePackForm {
   protected readonly bankText = computed(() => (this.bank()?.cards ?? []).map(formatCard).join(' '));
   protected readonly endings = computed(() => {
     const { leaves, home, cases, found } = this.facts();
-    if (leaves === 'same') return [{ says: 'the pack as it was', cases: '', outs: '' }];
+    if (leaves === 'same') return [{ says: 'as it was', cases: '', outs: '' }];
     return leaves.map((state, index) => ({
       says: sayState(state, home),
       cases: cases ? countOf(cases[index], 'case') : '',

@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import {
+  afterNextRender,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  ElementRef,
+  inject,
+  viewChild,
+} from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { Running } from '@enumeron/core/file/perform/runningOrder';
 import { sayTime } from './junction-words';
@@ -26,7 +34,7 @@ const linesOf = (running: Running, nameOf: (id: string) => string) =>
   selector: 'en-best-order',
   imports: [MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<section aria-labelledby="best-title">
+  template: `<section #found tabindex="-1" aria-labelledby="best-title">
     @if (best(); as best) {
       <h3 id="best-title">{{ says() }}</h3>
       <div class="columns">
@@ -66,6 +74,10 @@ const linesOf = (running: Running, nameOf: (id: string) => string) =>
       padding: 14px 20px 18px;
       border-bottom: 1px solid var(--line);
       background: var(--petrol-wash);
+
+      &:focus {
+        outline: none;
+      }
     }
     h3 {
       margin: 0 0 8px;
@@ -119,6 +131,12 @@ const linesOf = (running: Running, nameOf: (id: string) => string) =>
 })
 export class BestOrder {
   protected readonly desk = inject(SetDesk);
+  private readonly found = viewChild.required<ElementRef<HTMLElement>>('found');
+
+  constructor() {
+    // It stands over the list: whoever pressed below it is brought there.
+    afterNextRender(() => this.found().nativeElement.focus());
+  }
 
   protected readonly best = computed(() => {
     const best = this.desk.best();

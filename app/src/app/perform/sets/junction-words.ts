@@ -14,6 +14,8 @@ export interface PackWords {
   readonly pack: string;
   readonly home: NamedHome;
   readonly how: 'fits' | 'mend' | 'cannot';
+  /** Whether it was not used yet. */
+  readonly isNew: boolean;
   /** What to do, act by act; where it may lie in several ways, in the dearest of them. */
   readonly acts: readonly string[];
   readonly why: string;
@@ -49,7 +51,7 @@ const packWords = (along: PackAlong, home: NamedHome): PackWords => {
     how === 'change' ? ['Change the pack for a spare one'] : how === 'lay anew' ? ['Lay the pack anew'] : [],
   );
   return {
-    ...{ pack, home, states: states.length > 1 ? states : [] },
+    ...{ pack, home, states: states.length > 1 ? states : [], isNew: before[0].lies === 'ready' },
     how: cannot ? 'cannot' : mends.length > 0 ? 'mend' : 'fits',
     acts: flat.length > 0 ? flat : (dearest?.acts ?? []),
     why: cannot && stuck && need ? whyNoMend(stuck.state, need, home) : '',
@@ -94,26 +96,30 @@ export const afterwards = (
   });
 };
 
-/** What a set costs, as one sentence. */
+const NUMBERS = ['No', 'One', 'Two', 'Three', 'Four', 'Five', 'Six', 'Seven', 'Eight', 'Nine', 'Ten'];
+const inWords = (count: number): string => NUMBERS.at(count) ?? count.toString();
+
+/** What a set costs, as one sentence: on stage, and in the interval. */
 export const sayCost = (
-  running: { readonly impossible: number; readonly outOfSight: number; readonly seconds: number },
+  { impossible, outOfSight }: { readonly impossible: number; readonly outOfSight: number },
   junctions: readonly JunctionWords[],
 ): string => {
-  const { impossible, outOfSight, seconds } = running;
-  const mends = junctions.filter(({ packs }) => packs.some(({ how }) => how === 'mend')).length;
   if (impossible > 0)
     return impossible === 1
-      ? 'One junction cannot be mended'
-      : `${impossible.toString()} junctions cannot be mended`;
-  if (mends === 0) return 'Every junction fits';
-  const count = mends === 1 ? 'One mend' : `${mends.toString()} mends`;
-  const sight =
-    outOfSight === 0
-      ? mends === 1
-        ? 'in view'
-        : 'all in view'
-      : `${outOfSight === 1 ? 'one act' : `${outOfSight.toString()} acts`} out of sight`;
-  return `${count}, ${sayTime(seconds)}, ${sight}`;
+      ? 'One junction can’t be mended'
+      : `${inWords(impossible)} junctions can’t be mended`;
+  const isMended = (inInterval: boolean) => (pack: PackWords) =>
+    pack.how === 'mend' && pack.inInterval === inInterval;
+  const secondsOf = (inInterval: boolean): number =>
+    junctions
+      .flatMap(({ packs }) => packs.filter(isMended(inInterval)))
+      .reduce((sum, { seconds }) => sum + seconds, 0);
+  const mends = junctions.filter(({ packs }) => packs.some(isMended(false))).length;
+  const interval = secondsOf(true) > 0 ? `, ${sayTime(secondsOf(true))} in the interval` : '';
+  if (mends === 0) return `Every junction fits${interval}`;
+  const hidden = outOfSight === 1 ? 'one act' : `${inWords(outOfSight).toLowerCase()} acts`;
+  const sight = outOfSight > 0 ? `${hidden} out of sight` : mends === 1 ? 'in view' : 'all in view';
+  return `${inWords(mends)} ${mends === 1 ? 'mend' : 'mends'}, ${sayTime(secondsOf(false))}, ${sight}${interval}`;
 };
 
 /** Seconds as people say them. */

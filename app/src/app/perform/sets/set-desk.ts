@@ -31,6 +31,7 @@ export interface SetLine {
 export interface SetPack {
   readonly name: string;
   readonly home: NamedHome;
+  readonly hasHome: boolean;
   readonly spares: number;
   /** Two routines that have it in different orders, by their names. */
   readonly clash: readonly [string, string] | undefined;
@@ -75,7 +76,7 @@ export class SetDesk {
   readonly isFull = computed(() => this.lines().length >= MOST_IN_SET);
 
   readonly packs = computed((): readonly SetPack[] => {
-    const packs = new Map<string, SetPack & { readonly by: string; readonly hasHome: boolean }>();
+    const packs = new Map<string, SetPack & { readonly by: string }>();
     for (const { name: by, facts } of this.lines())
       for (const { pack, home, hasHome } of facts) {
         const known = packs.get(pack);
@@ -89,6 +90,10 @@ export class SetDesk {
   });
   readonly homeOf = (pack: string): NamedHome | undefined =>
     this.packs().find(({ name }) => name === pack)?.home;
+
+  /** Whether the order of a pack is known. */
+  readonly isKnown = (pack: string): boolean =>
+    this.packs().find(({ name }) => name === pack)?.hasHome === true;
 
   /** Packs of which is not known yet what is left of them. */
   readonly isWaiting = computed(() => this.lines().some(({ facts }) => facts.some((each) => each.isWaiting)));

@@ -5,6 +5,7 @@ import {
   effect,
   inject,
   input,
+  signal,
   untracked,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
@@ -16,7 +17,6 @@ import { newRoutine } from '@enumeron/core/file/perform/routine';
 import { previewOnRail } from '../../nouns/pack/rail-preview';
 import { RoutinesStore } from '../../nouns/sets/routines.store';
 import { once } from '../../platform/once';
-import { TextField } from '../../ui/form/text-field';
 import { titled } from '../../ui/titled';
 import { Facts } from '../facts';
 import { BestOrder } from './best-order';
@@ -27,7 +27,7 @@ import { SetList } from './set-list';
 /** One set: its routines in turn, what each junction costs, and what is fixed. */
 @Component({
   selector: 'en-set-page',
-  imports: [BestOrder, MatButton, RouterLink, SetAside, SetList, TextField],
+  imports: [BestOrder, MatButton, RouterLink, SetAside, SetList],
   providers: [SetDesk],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './set-page.html',
@@ -40,7 +40,8 @@ export class SetPage {
   private readonly router = inject(Router);
 
   readonly id = input.required<string>();
-  protected readonly nameProblem = nameProblem;
+  /** What is wrong with the name that was typed last; empty where nothing is. */
+  protected readonly wrongName = signal('');
   protected readonly says = computed(() => {
     const packs = this.desk.packs().length;
     return [
@@ -62,10 +63,10 @@ export class SetPage {
       const pack = junction?.packs.at(0);
       const home = pack && this.desk.homeOf(pack.pack);
       if (!pack || !home) return undefined;
-      const { cards, strayed } = pictureOfState(pack.ready[0], home.cards);
+      const { cards, strayed, seam } = pictureOfState(pack.ready[0], home.cards);
       const now = cards.flatMap((card) => card ?? []);
-      // Where a card is not known there is nothing to show.
-      if (now.length < cards.length) return undefined;
+      // Where it is not known where each card lies there is nothing to show.
+      if (seam === undefined || !this.desk.isKnown(pack.pack)) return undefined;
       return {
         ...{ home: home.cards, now, label: `${pack.pack}, before ${this.desk.nameOf(chosen)}` },
         marks: new Map(strayed.map((index) => [index + 1, ['face up']] as const)),
@@ -74,6 +75,8 @@ export class SetPage {
   }
 
   protected rename(text: string): void {
+    this.wrongName.set(nameProblem(text) ?? '');
+    if (this.wrongName() !== '') return;
     const name = makeName(text);
     this.desk.change('rename a set', (set) => ({ ...set, name }));
   }
