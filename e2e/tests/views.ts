@@ -107,6 +107,47 @@ export const VIEWS: readonly View[] = [
       await page.getByText('The pack lies so').waitFor();
     },
   },
+  { name: 'perform', path: '/perform', fill: (page) => page.getByText('7 routines').waitFor() },
+  {
+    name: 'perform, a set',
+    path: '/perform/sample-late-set',
+    fill: async (page) => {
+      await page.getByText('The harbour count').first().waitFor();
+      await page.getByText(/^One mend/).waitFor({ timeout: 60_000 });
+      await page.locator('.junction.mend').first().click();
+      await page.locator('.line').nth(2).click();
+      await page.getByRole('button', { name: 'Best order' }).click();
+      await page.getByText('Use this order').waitFor();
+    },
+  },
+  {
+    name: 'perform, routines',
+    path: '/perform/routines',
+    fill: (page) => page.getByText('In the pocket').waitFor(),
+  },
+  {
+    name: 'perform, a routine',
+    path: '/perform/routines/sample-routine-pocket',
+    fill: (page) => page.getByText('say what it needs').waitFor(),
+  },
+  {
+    name: 'perform, reset',
+    path: '/perform/reset',
+    ask: ['exchange 3 20', 'deal 9'],
+    fill: (page) => page.getByText('Done, next').waitFor(),
+  },
+  {
+    name: 'perform, a shared set',
+    path: '/perform/shared',
+    packed: JSON.stringify({
+      ...{ format: 'enumeron set', version: 1, routines: [] },
+      set: {
+        ...{ name: 'Kept', order: [], spares: {}, before: [], directly: [], apart: [], must: [] },
+        choose: false,
+      },
+    }),
+    fill: (page) => page.getByText('It isn’t saved here').waitFor(),
+  },
   { name: 'rehearse', path: '/rehearse', fill: (page) => page.getByText('Works in all').first().waitFor() },
   {
     name: 'rehearse, a procedure',

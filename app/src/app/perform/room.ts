@@ -17,7 +17,7 @@ export const PERFORM: Room = {
     },
     {
       ...{ path: 'reset', name: 'Reset', tab: 'Reset' },
-      also: ['restore', 'put back in order', 'back to order', 'back in order', 'reset the pack'],
+      also: ['put back in order', 'back to order', 'back in order', 'reset the pack'],
       load: () => import('./reset/reset-page').then((module) => module.ResetPage),
     },
     {
