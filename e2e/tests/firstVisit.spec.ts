@@ -74,6 +74,7 @@ const FIRST_VALUES: readonly (readonly [room: string, press: string, sees: (page
   ['Learn', 'Practise', (page) => page.locator('.prompt').first()],
   ['Weave', 'Top card to 12', (page) => page.locator('.answer .words')],
   ['Rehearse', 'A routine, proved', (page) => page.getByText('759 of 1,275').first()],
+  ['Perform', 'A set, junction by junction', (page) => page.getByText('needs blue: Tidemark').first()],
 ];
 
 for (const [room, press, sees] of FIRST_VALUES)

@@ -1,5 +1,4 @@
 import { Card } from '../deck/card';
-import { countOf } from '../deck/countOf';
 import { showCard } from '../deck/notation';
 import { Order } from '../deck/order';
 import { oneStep } from '../job/job';
@@ -37,7 +36,8 @@ export interface ResetArgs extends RestoreOptions {
 
 const fromTo = (cards: readonly Card[]): string => {
   const [first, last] = [showCard(cards[0]), showCard(cards[cards.length - 1])];
-  return cards.length === 1 ? first : `the ${countOf(cards.length, 'card')} from ${first} to ${last}`;
+  if (cards.length < 3) return cards.map(showCard).join(' and ');
+  return `the ${cards.length.toString()} from ${first} to ${last}`;
 };
 
 const below = (card: Card | undefined): string => (card === undefined ? 'on top' : `below ${showCard(card)}`);
@@ -59,15 +59,14 @@ export const sayMoveByCards = (
       const says =
         cards.length === 2
           ? `Exchange ${showCard(cards[0])} and ${showCard(cards[1])}, which lie together.`
-          : `Reverse the order of ${fromTo(cards)}: deal them singly, and put them back.`;
+          : `Reverse ${fromTo(cards)} where they lie.`;
       return { says, cards };
     }
     case 'move packet': {
       const cards = now.slice(move.from - 1, move.to);
       const where = below(move.after === 0 ? undefined : now[move.after - 1]);
-      const says = move.reversed
-        ? `Lift ${fromTo(cards)}, deal them singly, which reverses them, and put them ${where}.`
-        : `Lift ${fromTo(cards)} and put ${cards.length === 1 ? 'it' : 'them'} ${where}.`;
+      const them = cards.length === 1 ? 'it' : 'them';
+      const says = `${move.reversed ? 'Reverse' : 'Lift'} ${fromTo(cards)} and put ${them} ${where}.`;
       return { says, cards };
     }
     default:

@@ -99,29 +99,9 @@ export class SetDesk {
   readonly isWaiting = computed(() => this.lines().some(({ facts }) => facts.some((each) => each.isWaiting)));
 
   /** What is put in order, with all that is fixed. */
-  private readonly wish = computed((): OrderWish | undefined => {
-    const set = this.set();
-    if (!set || this.lines().length === 0) return undefined;
-    const { opener, closer, before, directly, apart, must, choose, minutes, interval, intervalMinutes } = set;
-    const ids = new Set(this.lines().map(({ id }) => id));
-    const both = (pairs: SetList['before']) => pairs.filter((pair) => pair.every((id) => ids.has(id)));
-    return {
-      packs: Object.fromEntries(
-        this.packs().map(({ name, home, spares }) => [name, { home: home.cards, spares }]),
-      ),
-      routines: this.lines().map(({ id, minutes: own, row, facts }): OrderedRoutine => ({
-        ...{ id, minutes: own, value: row?.routine.value ?? 1 },
-        packs: Object.fromEntries(
-          facts.map(({ pack, needs, leaves, cases }) => [pack, { needs, leaves, ...(cases && { cases }) }]),
-        ),
-      })),
-      ...(opener !== undefined && ids.has(opener) && { opener }),
-      ...(closer !== undefined && ids.has(closer) && { closer }),
-      ...{ before: both(before), directly: both(directly), apart: both(apart) },
-      ...{ must: must.filter((id) => ids.has(id)), choose },
-      ...(minutes !== undefined && { minutes }),
-      ...(interval !== undefined && interval < ids.size && { interval, intervalMinutes }),
-    };
+  private readonly wish = computed(() => this.makeWish(), {
+    // What is found of a routine elsewhere changes nothing here.
+    equal: (a, b) => JSON.stringify(a) === JSON.stringify(b),
   });
 
   private readonly present = computed(() => {
@@ -172,6 +152,31 @@ export class SetDesk {
   readonly isChosenThere = computed(() => this.lines().some(({ id }) => id === this.chosen()));
   /** A line that the focus goes to once it is there. */
   readonly wanted = signal<string | undefined>(undefined);
+
+  private makeWish(): OrderWish | undefined {
+    const set = this.set();
+    if (!set || this.lines().length === 0) return undefined;
+    const { opener, closer, before, directly, apart, must, choose, minutes, interval, intervalMinutes } = set;
+    const ids = new Set(this.lines().map(({ id }) => id));
+    const both = (pairs: SetList['before']) => pairs.filter((pair) => pair.every((id) => ids.has(id)));
+    return {
+      packs: Object.fromEntries(
+        this.packs().map(({ name, home, spares }) => [name, { home: home.cards, spares }]),
+      ),
+      routines: this.lines().map(({ id, minutes: own, row, facts }): OrderedRoutine => ({
+        ...{ id, minutes: own, value: row?.routine.value ?? 1 },
+        packs: Object.fromEntries(
+          facts.map(({ pack, needs, leaves, cases }) => [pack, { needs, leaves, ...(cases && { cases }) }]),
+        ),
+      })),
+      ...(opener !== undefined && ids.has(opener) && { opener }),
+      ...(closer !== undefined && ids.has(closer) && { closer }),
+      ...{ before: both(before), directly: both(directly), apart: both(apart) },
+      ...{ must: must.filter((id) => ids.has(id)), choose },
+      ...(minutes !== undefined && { minutes }),
+      ...(interval !== undefined && interval < ids.size && { interval, intervalMinutes }),
+    };
+  }
 
   change(label: string, make: (set: SetList) => SetList): void {
     void this.sets.change(this.id(), label, make);
