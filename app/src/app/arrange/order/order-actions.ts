@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, Injector, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
@@ -6,6 +6,7 @@ import { Undoing } from '../../storage/undoing';
 import { fileNameFor, ORDER_FILES, OrderFileKind } from '../../nouns/orders/order-files';
 import { OrdersStore } from '../../nouns/orders/orders.store';
 import { OrderRow } from '../../nouns/orders/orders.kind';
+import { sayUsedIn } from '../../nouns/sets/used-in';
 import { PackStore } from '../../nouns/pack/pack.store';
 import { download } from '../../platform/download';
 import { Notices } from '../../platform/notices';
@@ -38,6 +39,7 @@ export class OrderActions {
   protected readonly pack = inject(PackStore);
   private readonly undoing = inject(Undoing);
   private readonly notices = inject(Notices);
+  private readonly injector = inject(Injector);
 
   readonly order = input.required<OrderRow>();
   readonly renamed = output();
@@ -67,9 +69,12 @@ export class OrderActions {
   });
 
   protected readonly remove = once('delete an order', async () => {
-    const { name } = this.order();
+    const { name, cards } = this.order();
+    const used = await sayUsedIn(this.injector, ({ routine }) =>
+      Object.values(routine.packs).some(({ order }) => order?.cards.join() === cards.join()),
+    );
     await this.store.remove(this.order());
-    this.offerUndo(`${name} is removed.`);
+    this.offerUndo(`${name} is removed.${used}`);
     await this.router.navigate(['/arrange']);
   });
 

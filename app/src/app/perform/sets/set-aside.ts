@@ -1,10 +1,10 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { RouterLink } from '@angular/router';
 import { countOf } from '@enumeron/core/file/deck/countOf';
 import { FixedPoint, sayPoint } from '@enumeron/core/file/perform/fixedPoints';
 import { MEND_COSTS } from '@enumeron/core/file/perform/costs';
-import { Choice } from '../../ui/choice';
 import { TextField } from '../../ui/form/text-field';
 import { numberProblem } from '../number-problem';
 import { junctionWords, sayCost } from './junction-words';
@@ -13,15 +13,15 @@ import { SetDesk } from './set-desk';
 const PAIR_KINDS = ['before', 'directly', 'apart'] as const;
 type PairKind = (typeof PAIR_KINDS)[number];
 const PAIR_WORDS: Readonly<Record<PairKind, string>> = {
-  before: 'before',
-  directly: 'right before',
-  apart: 'not next to',
+  before: 'Before',
+  directly: 'Right before',
+  apart: 'Not next to',
 };
 
 /** Beside a set: what it costs, its best order, what is fixed, the packs and the time. */
 @Component({
   selector: 'en-set-aside',
-  imports: [Choice, MatButton, RouterLink, TextField],
+  imports: [MatButton, MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger, RouterLink, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './set-aside.html',
   styleUrl: './set-aside.scss',
@@ -31,7 +31,6 @@ export class SetAside {
   protected readonly numberProblem = numberProblem;
   protected readonly pairKinds = PAIR_KINDS;
   protected readonly pairWords = (kind: PairKind): string => PAIR_WORDS[kind];
-  protected readonly pairKind = signal<PairKind>('before');
 
   private readonly words = computed(() => junctionWords(this.desk.junctions(), this.desk.homeOf));
   protected readonly cost = computed(() => {
@@ -81,9 +80,8 @@ export class SetAside {
     else this.desk.fix(point);
   }
 
-  protected pair(other: string): void {
-    const id = this.desk.chosen();
-    if (other !== '' && id !== '') this.desk.fix({ kind: this.pairKind(), pair: [id, other] });
+  protected pair(kind: PairKind, other: string): void {
+    this.desk.fix({ kind, pair: [this.desk.chosen(), other] });
   }
 
   protected setMinutes(text: string): void {

@@ -187,7 +187,6 @@ export class SetDesk {
       set.order.includes(id) ? set : { ...set, order: [...set.order, id] },
     );
     this.chosen.set(id);
-    this.wanted.set(id);
   }
 
   takeOut(id: string): void {

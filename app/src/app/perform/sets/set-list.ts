@@ -142,7 +142,8 @@ export class SetList {
     const line = this.lines().at(Math.max(0, Math.min(this.lines().length - 1, index)));
     if (!line) return;
     this.desk.chosen.set(line.id);
-    this.desk.wanted.set(line.id);
+    // At once: the next press of the key is that line's.
+    this.host.querySelector<HTMLElement>(`[data-line="${line.id}"]`)?.focus();
   }
 
   protected intervalKey(event: KeyboardEvent): void {

@@ -9,6 +9,7 @@ import {
   untracked,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
 import { makeName, nameProblem } from '@enumeron/core/file/formats/name';
 import { countOf } from '@enumeron/core/file/deck/countOf';
@@ -27,7 +28,17 @@ import { SetList } from './set-list';
 /** One set: its routines in turn, what each junction costs, and what is fixed. */
 @Component({
   selector: 'en-set-page',
-  imports: [BestOrder, MatButton, RouterLink, SetAside, SetList],
+  imports: [
+    BestOrder,
+    MatButton,
+    MatMenu,
+    MatMenuContent,
+    MatMenuItem,
+    MatMenuTrigger,
+    RouterLink,
+    SetAside,
+    SetList,
+  ],
   providers: [SetDesk],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './set-page.html',
@@ -81,12 +92,7 @@ export class SetPage {
     this.desk.change('rename a set', (set) => ({ ...set, name }));
   }
 
-  protected addRoutine(id: string): void {
-    if (id === 'new') void this.write();
-    else if (id !== '') this.desk.add(id);
-  }
-
-  private readonly write = once('write a routine', async () => {
+  protected readonly write = once('write a routine', async () => {
     const id = this.routines.add(newRoutine('New routine'));
     this.desk.add(id);
     await this.router.navigate(['/perform/routines', id]);

@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  Injector,
+  signal,
+} from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
@@ -7,6 +15,7 @@ import { newProcedure } from '@enumeron/core/file/rehearse/newProcedure';
 import { ProcedureRow } from '../../nouns/procedures/procedures.kind';
 import { SampleRoom } from '../../storage/sample-room';
 import { readJson } from '../../platform/read-json';
+import { sayUsedIn } from '../../nouns/sets/used-in';
 import { PackStore } from '../../nouns/pack/pack.store';
 import { Notices } from '../../platform/notices';
 import { once } from '../../platform/once';
@@ -49,6 +58,7 @@ export class ProcedureList {
   private readonly notices = inject(Notices);
   private readonly undoing = inject(Undoing);
   private readonly scripts = inject(Scripts);
+  private readonly injector = inject(Injector);
 
   /** What is wrong with a file that was opened. */
   protected readonly problems = signal<readonly Problem[]>([]);
@@ -144,8 +154,11 @@ export class ProcedureList {
   });
 
   protected readonly remove = once('remove a procedure', async (row: ProcedureRow) => {
+    const used = await sayUsedIn(this.injector, ({ procedure }) => procedure === row.id);
     await this.store.remove(row);
-    await this.notices.offerUndo(`${row.procedure.name} is removed.`, () => this.undoing.undo('table'));
+    await this.notices.offerUndo(`${row.procedure.name} is removed.${used}`, () =>
+      this.undoing.undo('table'),
+    );
   });
 
   protected readonly takeAway = once('take the sample away', () => this.sample.takeAway(SAMPLE_KINDS));
