@@ -132,16 +132,6 @@ test('weave', async ({ enumeron, page }) => {
   await shoot(enumeron, 'weave');
 });
 
-test('weave, order to order', async ({ enumeron, page }) => {
-  await enumeron.open('/weave');
-  await page.getByRole('application').focus();
-  await page.keyboard.type('ooc9i');
-  await page.getByRole('link', { name: 'Order to order' }).click();
-  await page.getByRole('combobox', { name: /^From/ }).selectOption('the pack after the row');
-  await expect(page.locator('.words')).toContainText('no fewer');
-  await shoot(enumeron, 'weave-orders');
-});
-
 test('rehearse', async ({ enumeron, page }) => {
   await enumeron.open('/rehearse');
   await page.getByText('Two cuts and a packet of numbers').click();
@@ -165,10 +155,20 @@ test('rehearse, a step written', async ({ enumeron, page }) => {
   await shoot(enumeron, 'rehearse-writing');
 });
 
-test('rehearse, the list', async ({ enumeron, page }) => {
-  await enumeron.open('/rehearse');
-  await expect(page.getByText('Being proved …')).toHaveCount(0, { timeout: 60_000 });
-  await shoot(enumeron, 'rehearse-list');
+test('perform', async ({ enumeron, page }) => {
+  await enumeron.open('/perform');
+  await page.getByText('Friday, the late set').click();
+  await expect(page.getByText(/^Working out/)).toHaveCount(0, { timeout: 60_000 });
+  await page.locator('en-set-list .line').nth(3).click();
+  await shoot(enumeron, 'perform');
+});
+
+test('perform, reset', async ({ enumeron, page }) => {
+  await enumeron.open('/reckon');
+  for (const move of ['exchange 3 20', 'cut 12', 'deal 9']) await enumeron.ask(move);
+  await enumeron.ask('reset');
+  await page.getByRole('button', { name: 'Done, next' }).click();
+  await shoot(enumeron, 'perform-reset');
 });
 
 test('weave, what went wrong', async ({ enumeron, page }) => {

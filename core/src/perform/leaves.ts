@@ -53,6 +53,8 @@ export interface LeavesProgress {
 /** More worlds than these are not described. */
 const MOST_WORLDS = 200_000;
 const BUDGET = 100_000_000;
+/** So many instructions are done before it is told how far it is: each world that ends by them is described. */
+const AT_ONCE = 4000;
 
 /** A procedure whose pack is rotated, card by card. */
 export const rotated = (procedure: Procedure, pack: string, turn: number): Procedure => {
@@ -208,7 +210,7 @@ function* run(procedure: Procedure, options: LeavesOptions, budget: number): Job
     names = program.sights.map((value) => program.names[value]);
     const packets = namesOf(program, pack);
     const told = function* (machine: Machine, part: number): Job<LeavesProgress, boolean> {
-      const steps = through(machine, budget);
+      const steps = through(machine, budget, AT_ONCE);
       for (;;) {
         const step = steps.next();
         if (step.done) return step.value;
@@ -238,6 +240,7 @@ function* run(procedure: Procedure, options: LeavesOptions, budget: number): Job
       },
     });
     if (!(yield* told(machine, 1))) complete = false;
+    yield { share: (index + 1) / turns.length };
   }
   const size = home?.length ?? bank?.cards.length ?? 1;
   return { ok: true, endings: endingsOf(all, names, size), failed, complete };

@@ -238,6 +238,10 @@ test('what a worked procedure needs and leaves is worked out, with why', () => {
   expect(ask('A key card under two riffles')).toMatchObject({
     found: { endings: [], complete: false, why: ['It shuffles by chance: say yourself what it leaves.'] },
   });
+  // Too many to try every cut; and so many that fewer cuts are described.
+  expect(ask('A number of the other pack')).toMatchObject({
+    found: { complete: false, why: [expect.stringMatching(/^Its cases are too many/), expect.any(String)] },
+  });
   expect(ask('A packet counted in silence')).toMatchObject({
     found: { needs: { kind: 'cards' }, endings: [] },
   });

@@ -75,16 +75,38 @@ function* within<Result>(
   }
 }
 
-/** The turns from which no case fails. */
-function* turnsHeld(procedure: Procedure, packet: string, size: number): Job<WorkedOutProgress, number[]> {
+/** So many instructions are done to try one cut: a list of routines waits for all of them. */
+const ONE_CUT = 5_000_000;
+/** And so many to describe what is left. */
+const DESCRIBING = 20_000_000;
+/** So many cases are described over all cuts: with more of them fewer cuts are tried. */
+const MOST_CASES = 150_000;
+
+/** The turns from which no case fails, and how many cases there are from one; undefined where they are too many to run. */
+function* turnsHeld(
+  procedure: Procedure,
+  packet: string,
+  size: number,
+): Job<WorkedOutProgress, { readonly held: readonly number[]; readonly cases: number } | undefined> {
   const held: number[] = [];
+  let most = 1;
   for (let turn = 0; turn < size; turn++) {
-    const proof = PROOF.start({ procedure: rotated(procedure, packet, turn) });
-    const { complete, failed } = yield* within(proof, turn / size / 2, 1 / size / 2);
-    if (complete && failed === 0) held.push(turn);
+    const proof = PROOF.start({ procedure: rotated(procedure, packet, turn), budget: ONE_CUT });
+    const { complete, failed, cases } = yield* within(proof, turn / size / 2, 1 / size / 2);
+    if (!complete) return undefined;
+    most = Math.max(most, cases);
+    if (failed === 0) held.push(turn);
+    yield { share: (turn + 1) / size / 2 };
   }
-  return held;
+  return { held, cases: most };
 }
+
+/** So many of the turns that all their cases can be described, evenly among them: two at least, so that one sees what a cut changes. */
+const someOf = (turns: readonly number[], cases: number): readonly number[] => {
+  const count = Math.max(2, Math.floor(MOST_CASES / cases));
+  if (turns.length <= count) return turns;
+  return Array.from({ length: count }, (_, index) => turns[Math.floor((index * turns.length) / count)]);
+};
 
 /** What is known of the packet before anything is run. */
 interface Laid {
@@ -105,6 +127,8 @@ const whyTurns = (held: number, size: number): string =>
     : held === size
       ? `No case fails, wherever the ${size.toString()} cards are cut.`
       : `No case fails from ${held.toString()} of ${countOf(size, 'cut')}.`;
+
+const TOO_MANY = 'Its cases are too many to try every cut: it is taken to begin from the top.';
 
 const whyBank = ({ at }: BankThere): string =>
   `Its known cards lie ${at === 'top' ? 'on top' : 'at the face'}, with indifferent ones beside them.`;
@@ -135,16 +159,18 @@ function* workOut({
   });
   if (!home && !bank) return notRun('Its cards are in no order that is known: say yourself what it leaves.');
   if (hasChance(procedure)) return notRun('It shuffles by chance: say yourself what it leaves.');
-  const held = home ? yield* turnsHeld(procedure, packet, home.length) : [];
+  const found = home ? yield* turnsHeld(procedure, packet, home.length) : { held: [], cases: 1 };
+  const held = found?.held ?? [];
   const turns = held.length > 0 ? held : [0];
-  const options = { pack: packet, turns, ...(home ? { home } : { bank }) };
-  const left = yield* within(LEAVES.start({ procedure, options }), 0.5, 0.5);
+  const tried = someOf(turns, found?.cases ?? 1);
+  const options = { pack: packet, turns: tried, ...(home ? { home } : { bank }) };
+  const left = yield* within(LEAVES.start({ procedure, options, budget: DESCRIBING }), 0.5, 0.5);
   if (!left.ok) return left;
   const { endings, failed, complete } = left;
   const cases = endings.reduce((sum, ending) => sum + ending.cases, failed);
   const why = [
-    home ? whyTurns(held.length, home.length) : bank ? whyBank(bank) : '',
-    whyLeaves(cases, complete),
+    home ? (found ? whyTurns(held.length, home.length) : TOO_MANY) : bank ? whyBank(bank) : '',
+    `${whyLeaves(cases, complete)}${tried.length < turns.length ? ` They are of ${countOf(tried.length, 'cut')}, evenly among all.` : ''}`,
   ];
   const isAny = held.length === home?.length;
   return {

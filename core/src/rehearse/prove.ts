@@ -54,9 +54,13 @@ const withoutChance = (procedure: Procedure): Program => {
 };
 
 /** Runs a machine to its end or the end of its budget; gives whether it came to its end. */
-export function* through(machine: Machine, budget: number): Generator<ProofProgress, boolean, undefined> {
+export function* through(
+  machine: Machine,
+  budget: number,
+  atOnce = AT_ONCE,
+): Generator<ProofProgress, boolean, undefined> {
   for (;;) {
-    const done = machine.run(Math.min(budget, machine.steps + AT_ONCE));
+    const done = machine.run(Math.min(budget, machine.steps + atOnce));
     if (done || machine.full || machine.steps >= budget) return done;
     yield { ...machine.counts, share: machine.progress };
   }

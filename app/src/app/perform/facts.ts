@@ -99,7 +99,9 @@ export class Facts {
       const cards = order?.cards ?? found?.home;
       const home = cards && { name: order?.name ?? this.nameOf(cards), cards };
       const endings = found?.complete && found.endings.length > 0 ? found.endings : undefined;
-      const isWaiting = asked !== undefined && !kept && (needs === undefined || leaves === undefined);
+      // Procedures that are not read yet may tell it, too.
+      const mayTell = asked !== undefined || (row.procedure !== undefined && !this.procedures());
+      const isWaiting = mayTell && !kept && (needs === undefined || leaves === undefined);
       return {
         ...{ pack, found, isWaiting },
         ...{ home: home ?? { name: 'the pack', cards: numberOrder() }, hasHome: home !== undefined },
