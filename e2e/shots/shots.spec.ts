@@ -158,7 +158,7 @@ test('rehearse, a step written', async ({ enumeron, page }) => {
 test('perform', async ({ enumeron, page }) => {
   await enumeron.open('/perform');
   await page.getByText('Friday, the late set').click();
-  await expect(page.getByText(/^Working out/)).toHaveCount(0, { timeout: 60_000 });
+  await page.getByText(/^One mend/).waitFor({ timeout: 60_000 });
   await page.locator('en-set-list .line').nth(3).click();
   await shoot(enumeron, 'perform');
 });

@@ -14,10 +14,12 @@ import {
 import { Router } from '@angular/router';
 import { behindOthers } from '@enumeron/core/file/perform/behindOthers';
 import { sayLeaves, sayNeed } from '@enumeron/core/file/perform/say';
+import { Viewport } from '../../platform/viewport';
 import { CardText } from '../../ui/card-text';
 import { dragLines } from '../../ui/drag-lines';
 import { StateRail } from '../state-rail';
 import { afterwards, junctionWords, sayTime } from './junction-words';
+import { SetChosen } from './set-chosen';
 import { SetDesk, SetLine } from './set-desk';
 
 /** How far a press of Alt and an arrow moves. */
@@ -26,7 +28,7 @@ const STEPS: Readonly<Record<string, number>> = { ArrowUp: -1, ArrowDown: 1 };
 /** The routines of a set in turn, with what each needs and leaves, and every junction between them. */
 @Component({
   selector: 'en-set-list',
-  imports: [CardText, StateRail],
+  imports: [CardText, SetChosen, StateRail],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './set-list.html',
   styleUrl: './set-list.scss',
@@ -37,6 +39,7 @@ export class SetList {
   private readonly injector = inject(Injector);
   private readonly host: HTMLElement = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   private readonly list = viewChild.required<ElementRef<HTMLElement>>('list');
+  protected readonly phone = inject(Viewport).phone;
   protected readonly time = sayTime;
 
   private readonly words = computed(() => junctionWords(this.desk.junctions(), this.desk.homeOf));

@@ -18,10 +18,13 @@ import { newRoutine } from '@enumeron/core/file/perform/routine';
 import { previewOnRail } from '../../nouns/pack/rail-preview';
 import { RoutinesStore } from '../../nouns/sets/routines.store';
 import { once } from '../../platform/once';
+import { Viewport } from '../../platform/viewport';
 import { titled } from '../../ui/titled';
 import { Facts } from '../facts';
 import { BestOrder } from './best-order';
+import { SetAnswer } from './set-answer';
 import { SetAside } from './set-aside';
+import { SetChosen } from './set-chosen';
 import { SetDesk } from './set-desk';
 import { SetList } from './set-list';
 
@@ -36,7 +39,9 @@ import { SetList } from './set-list';
     MatMenuItem,
     MatMenuTrigger,
     RouterLink,
+    SetAnswer,
     SetAside,
+    SetChosen,
     SetList,
   ],
   providers: [SetDesk],
@@ -47,6 +52,7 @@ import { SetList } from './set-list';
 export class SetPage {
   protected readonly desk = inject(SetDesk);
   protected readonly facts = inject(Facts);
+  protected readonly phone = inject(Viewport).phone;
   private readonly routines = inject(RoutinesStore);
   private readonly router = inject(Router);
 

@@ -1,0 +1,36 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { countOf } from '@enumeron/core/file/deck/countOf';
+import { junctionWords, sayCost } from './junction-words';
+import { SetDesk } from './set-desk';
+
+/** What a set costs, and the way to its best order. */
+@Component({
+  selector: 'en-set-answer',
+  imports: [MatButton],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './set-answer.html',
+  styleUrl: './set-aside.scss',
+})
+export class SetAnswer {
+  protected readonly desk = inject(SetDesk);
+
+  private readonly words = computed(() => junctionWords(this.desk.junctions(), this.desk.homeOf));
+  protected readonly cost = computed(() => {
+    const running = this.desk.running();
+    return running && sayCost(running, this.words());
+  });
+  protected readonly broken = computed(() => this.desk.points().filter(({ kept }) => !kept).length);
+  /** The minutes of the routines, of the mends in view and of the interval. */
+  protected readonly time = computed(() => {
+    const set = this.desk.set();
+    const mends = Math.round((this.desk.running()?.seconds ?? 0) / 60);
+    const interval = set?.interval === undefined ? 0 : (set.intervalMinutes ?? 0);
+    const parts = [
+      `${countOf(this.desk.minutes(), 'minute')} of routines`,
+      ...(mends > 0 ? [`${countOf(mends, 'minute')} of mends`] : []),
+      ...(interval > 0 ? [`${countOf(interval, 'minute')} of interval`] : []),
+    ];
+    return parts.join(', ');
+  });
+}
