@@ -1,5 +1,6 @@
 import { benchElsewhere } from './elsewhere';
 import { benchLearner } from './learner';
+import { benchPerforming } from './performing';
 import { benchPlaces } from './places';
 import { benchProcedures } from './procedures';
 import { benchReckoning } from './reckoning';
@@ -11,4 +12,5 @@ export const BENCHES = {
   places: benchPlaces,
   learner: benchLearner,
   procedures: benchProcedures,
+  performing: benchPerforming,
 } as const;

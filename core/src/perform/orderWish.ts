@@ -52,6 +52,9 @@ export interface OrderWish {
   readonly intervalMinutes?: number;
 }
 
+/** So many routines are put in order while one waits; more take minutes. */
+export const MOST_ORDERED = 14;
+
 /** More than these are not put in order exactly. */
 export const MOST_ROUTINES = 16;
 

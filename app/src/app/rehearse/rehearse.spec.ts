@@ -92,7 +92,7 @@ test('the worked procedures are laid out once, and go with one press', async () 
     WORKED.map(({ procedure }) => procedure.name),
   );
   const list = await render(ProcedureList);
-  expect(list.all('.procedures li')).toHaveLength(WORKED.length);
+  expect(list.all('.rows li')).toHaveLength(WORKED.length);
   await list.click('Remove the sample');
   await until(() => store.all()?.length === 0);
   await list.fixture.whenStable();
@@ -238,7 +238,7 @@ test('the list tells what was found of each, keeps it, and is searched', async (
   await until(
     () => store.all()?.every(({ id, procedure }) => kept.of(id, stampOf(procedure)) !== undefined) ?? false,
   );
-  const names = (): readonly string[] => list.all('.procedures strong').map(({ textContent }) => textContent);
+  const names = (): readonly string[] => list.all('.rows strong').map(({ textContent }) => textContent);
   await list.click('fail');
   expect(names()).toEqual(['Dealt twice, when they name 0']);
   await list.click('all');

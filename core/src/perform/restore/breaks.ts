@@ -102,6 +102,19 @@ export const lastStep = (row: Row, breaks: readonly number[]): Step | undefined 
   return undefined;
 };
 
+const [NONE, PLAIN, LOWER]: readonly (readonly StepKind[])[] = [
+  [],
+  ['blocks', 'upper reversed'],
+  ['lower reversed'],
+];
+
+/** Which ways of changing sides make neighbours where gaps i and j are opened. */
+const kindsClosing = (row: Row, i: number, j: number): readonly StepKind[] => {
+  const plain = apart(row[i], row[j + 1]) === 0;
+  const lower = apart(row[j + 1], row[i + 1]) === 0;
+  return plain && lower ? BLOCKS : plain ? PLAIN : lower ? LOWER : NONE;
+};
+
 /**
  * Every step that opens given gaps and makes the breaks fewer by at least `least`. A swap opens the two gaps of each of its
  * cards; of those at least `least` must be breaks, and all of them given.
@@ -118,9 +131,12 @@ export const stepsAt = (row: Row, gaps: readonly number[], least: number): Step[
       const two = open[a] + open[b];
       if (k > i + 1 && two >= least && closedBy(row, 'reversal', i, 0, k) >= least)
         steps.push({ kind: 'reversal', i, j: 0, k });
+      // A step that closes three breaks makes three good neighbours, and one pair of them is known by the first two gaps.
+      const kinds = least < 3 ? BLOCKS : kindsClosing(row, i, k);
+      if (kinds.length === 0) continue;
       for (let c = b + 1; c < count; c++) {
         if (two + open[c] < least) continue;
-        for (const kind of BLOCKS)
+        for (const kind of kinds)
           if (closedBy(row, kind, i, k, gaps[c]) >= least) steps.push({ kind, i, j: k, k: gaps[c] });
       }
     }

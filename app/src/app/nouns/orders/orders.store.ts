@@ -131,6 +131,21 @@ export class OrdersStore {
     return this.rows.isRead(placeOf(ORDERS, id));
   }
 
+  /** So many orders at most, the newest first. Call it in an injection context. */
+  newest(most: number): Signal<readonly OrderRow[]> {
+    const listed = this.page(
+      computed(() => {
+        const end = this.count() ?? 0;
+        return { start: Math.max(0, end - most), end };
+      }),
+    );
+    return computed(() =>
+      listed()
+        .flatMap((each) => ('order' in each ? [each.order] : []))
+        .reverse(),
+    );
+  }
+
   /**
    * A part of the list by age, live. Call it in an injection context.
    *

@@ -62,17 +62,7 @@ export class ResetPage {
   );
   protected readonly rotated = signal(this.kept['rotated'] === true);
 
-  private readonly listed = this.store.page(
-    computed(() => {
-      const end = this.store.count() ?? 0;
-      return { start: Math.max(0, end - MOST_ORDERS), end };
-    }),
-  );
-  protected readonly orders = computed(() =>
-    this.listed()
-      .flatMap((each) => ('order' in each ? [each.order] : []))
-      .reverse(),
-  );
+  protected readonly orders = this.store.newest(MOST_ORDERS);
   /** The order wanted; empty for that of the pack in hand. */
   protected readonly orderId = signal(typeof this.kept['order'] === 'string' ? this.kept['order'] : '');
   private readonly order = computed(() => this.orders().find(({ id }) => id === this.orderId()));

@@ -69,7 +69,7 @@ import { Facts } from '../facts';
       <p class="note">None of your {{ count() }} routines is like that.</p>
     }
   </section>`,
-  styleUrls: ['../../ui/page.scss', '../lists.scss'],
+  styleUrls: ['../../ui/page.scss', '../../ui/lists.scss'],
   styles: `
     .search {
       flex: 1 1 16rem;

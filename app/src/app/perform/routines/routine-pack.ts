@@ -55,17 +55,7 @@ export class RoutinePackForm {
   readonly changed = output<RoutinePack>();
   readonly removed = output();
 
-  private readonly listed = this.store.page(
-    computed(() => {
-      const end = this.store.count() ?? 0;
-      return { start: Math.max(0, end - MOST_ORDERS), end };
-    }),
-  );
-  protected readonly orders = computed(() =>
-    this.listed()
-      .flatMap((each) => ('order' in each ? [each.order] : []))
-      .reverse(),
-  );
+  protected readonly orders = this.store.newest(MOST_ORDERS);
   /** The order as it is chosen: by its id, or as it was when that is gone. */
   protected readonly orderId = computed(() => {
     const { order } = this.pack();

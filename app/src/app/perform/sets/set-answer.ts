@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { countOf } from '@enumeron/core/file/deck/countOf';
+import { MOST_ORDERED } from '@enumeron/core/file/perform/orderWish';
 import { junctionWords, sayCost } from './junction-words';
 import { SetDesk } from './set-desk';
 
@@ -13,6 +14,8 @@ import { SetDesk } from './set-desk';
   styleUrl: './set-aside.scss',
 })
 export class SetAnswer {
+  /** More routines take too long. */
+  protected readonly most = MOST_ORDERED;
   protected readonly desk = inject(SetDesk);
 
   private readonly words = computed(() => junctionWords(this.desk.junctions(), this.desk.homeOf));

@@ -22,7 +22,7 @@ import { Undoing } from '../../storage/undoing';
   imports: [MatButton, MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './sets-page.html',
-  styleUrls: ['../../ui/page.scss', '../../ui/sample-line.scss', '../lists.scss'],
+  styleUrls: ['../../ui/page.scss', '../../ui/sample-line.scss', '../../ui/lists.scss'],
 })
 export class SetsPage {
   private readonly store = inject(SetsStore);

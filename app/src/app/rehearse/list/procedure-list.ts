@@ -47,7 +47,12 @@ const LONGEST_FILE = 8_000_000;
   imports: [CasePicture, Choice, MatButton, MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './procedure-list.html',
-  styleUrls: ['../../ui/page.scss', '../../ui/sample-line.scss', './procedure-list.scss'],
+  styleUrls: [
+    '../../ui/page.scss',
+    '../../ui/sample-line.scss',
+    '../../ui/lists.scss',
+    './procedure-list.scss',
+  ],
 })
 export class ProcedureList {
   protected readonly store = inject(ProceduresStore);

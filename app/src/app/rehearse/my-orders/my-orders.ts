@@ -49,17 +49,7 @@ export class MyOrders {
   /** The procedure of the address; all of them where there is none. */
   readonly id = input<string>();
 
-  private readonly listed = this.store.page(
-    computed(() => {
-      const end = this.store.count() ?? 0;
-      return { start: Math.max(0, end - MOST_ORDERS), end };
-    }),
-  );
-  protected readonly orders = computed(() =>
-    this.listed()
-      .flatMap((each) => ('order' in each ? [each.order] : []))
-      .reverse(),
-  );
+  protected readonly orders = this.store.newest(MOST_ORDERS);
   protected readonly others = computed(() => Math.max(0, (this.store.count() ?? 0) - MOST_ORDERS));
 
   private readonly chosen = computed((): readonly ProcedureRow[] | undefined => {
