@@ -7,8 +7,8 @@ import { MatButton } from '@angular/material/button';
   imports: [MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<section aria-labelledby="shared-title">
-    @if (name() !== undefined) {
-      <h2 id="shared-title">{{ name() }}</h2>
+    @if (name(); as title) {
+      <h2 id="shared-title">{{ title }}</h2>
       <p class="lead">This {{ what() }} was shared with you. It isn’t saved here until you say so.</p>
       <ng-content select="[about]" />
       <p class="ways">
@@ -42,7 +42,7 @@ export class SharedPage {
   /** What it is: `order`. */
   readonly what = input.required<string>();
   /** What it is called; undefined while it is read, or where it is none. */
-  readonly name = input.required<string | undefined>();
+  readonly name = input.required<string | null | undefined>();
   readonly problem = input.required<string | undefined>();
   readonly kept = output();
   readonly left = output();
