@@ -110,6 +110,25 @@ test('a set of seven is put together, mended, put in the best order and the pack
   await expect(enumeron.status()).toContainText('in order');
 });
 
+test('a routine is dragged by its number to another place', async ({ enumeron, page }) => {
+  await enumeron.open('/perform/sample-late-set');
+  await expect(linesIn(page)).toHaveCount(7);
+  const before = await namesIn(page);
+  await expect(async () => {
+    const [from, to] = [linesIn(page).first(), linesIn(page).nth(2)];
+    await from.locator('.number').hover();
+    await page.mouse.down();
+    const box = await to.boundingBox();
+    if (!box) throw new Error('no line');
+    await page.mouse.move(box.x + 40, box.y + 10, { steps: 8 });
+    await page.mouse.move(box.x + 40, box.y + box.height - 4, { steps: 4 });
+    await page.mouse.up();
+    expect((await namesIn(page)).indexOf(before[0])).toBeGreaterThan(0);
+  }).toPass({ timeout: 15_000 });
+  await page.keyboard.press('Control+z');
+  await expect.poll(() => namesIn(page)).toEqual(before);
+});
+
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
 

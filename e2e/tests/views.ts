@@ -131,6 +131,16 @@ export const VIEWS: readonly View[] = [
     fill: (page) => page.getByText('say what it needs').waitFor(),
   },
   {
+    name: 'perform, before you go on',
+    path: '/perform/sample-late-set/before',
+    fill: (page) => page.getByText('Phone silent').waitFor(),
+  },
+  {
+    name: 'perform, from here',
+    path: '/perform/from-here',
+    fill: (page) => page.getByText('at once').first().waitFor(),
+  },
+  {
     name: 'perform, reset',
     path: '/perform/reset',
     ask: ['exchange 3 20', 'deal 9'],
@@ -220,7 +230,11 @@ export const VIEWS: readonly View[] = [
     fill: (page) => page.getByText('It isn’t saved here').waitFor(),
   },
   { name: 'settings', path: '/settings' },
-  { name: 'no such page', path: '/learn/nowhere' },
+  {
+    name: 'no such page',
+    path: '/learn/nowhere',
+    fill: (page) => page.getByRole('heading', { name: 'There is no such page' }).waitFor(),
+  },
 ];
 
 /** How many views one page goes through: few enough for a test's time on a slow machine. */

@@ -82,3 +82,4 @@ export {
   type Needed,
   neededOf,
 } from './declared';
+export { type DoneFromHere, fromHere, type PackLack, type PackNow } from './fromHere';

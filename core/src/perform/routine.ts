@@ -164,12 +164,16 @@ export const newSet = (name: string): SetList => ({
 
 /** A set without a routine, which may be no longer there: what was fixed about it goes with it. */
 export const withoutRoutine = (set: SetList, id: string): SetList => {
-  const { opener, closer, ...rest } = set;
+  const { opener, closer, interval, ...rest } = set;
+  const at = set.order.indexOf(id);
+  // The interval stays between the routines that it stood between.
+  const after = interval !== undefined && at >= 0 && at < interval ? interval - 1 : interval;
   const others = (pairs: readonly RoutinePair[]) => pairs.filter((pair) => !pair.includes(id));
   return {
     ...rest,
     ...(opener !== undefined && opener !== id && { opener }),
     ...(closer !== undefined && closer !== id && { closer }),
+    ...(after !== undefined && after > 0 && { interval: after }),
     ...{ order: set.order.filter((each) => each !== id), must: set.must.filter((each) => each !== id) },
     ...{ before: others(set.before), directly: others(set.directly), apart: others(set.apart) },
   };

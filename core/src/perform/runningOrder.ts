@@ -251,7 +251,7 @@ const valueOf = (wish: OrderWish, done: number): number =>
   wish.routines.reduce((sum, { value = 1 }, index) => sum + (((done >> index) & 1) === 1 ? value : 0), 0);
 
 /** So many steps are taken between two tells of how far it is. */
-const STEPS = 2000;
+const STEPS = 500;
 
 function* search(wish: OrderWish, costs: MendCosts): Job<RunningProgress, RunningOutcome> {
   const found = new Search(wish, costs);

@@ -6,7 +6,10 @@ import { finish } from '../job/job';
 import { applyMove, Move } from '../moves/move';
 import { WORKED } from '../rehearse/worked/worked';
 import { along, runAsTheyStand } from './along';
+import { afterRoutine } from './afterRoutine';
 import { behindOthers } from './behindOthers';
+import { fromHere } from './fromHere';
+import { laidFor, PackNeed } from './need';
 import { DECLARED, declaredOf, declaredState, LIES, neededOf } from './declared';
 import { FixedPoint, fixedPointsOf, isKept, sayPoint, withoutPoint, withPoint } from './fixedPoints';
 import { glimpsed, Happened } from './glimpses';
@@ -14,7 +17,6 @@ import { pictureOfState } from './picture';
 import { makeSetFile, readSetFile } from './setFile';
 import { rulesOf } from './orderWish';
 import { mend } from './mend';
-import { PackNeed } from './need';
 import { OrderWish } from './orderWish';
 import { resetPlan } from './reset';
 import { newRoutine, newSet, ROUTINE, SET_LIST, withoutRoutine } from './routine';
@@ -238,12 +240,22 @@ test('what a worked procedure needs and leaves is worked out, with why', () => {
   expect(ask('A key card under two riffles')).toMatchObject({
     found: { endings: [], complete: false, why: ['It shuffles by chance: say yourself what it leaves.'] },
   });
-  // Too many to try every cut; and so many that fewer cuts are described.
-  expect(ask('A number of the other pack')).toMatchObject({
+  const choose = (name: string) => ({ do: 'choose', name, from: 1, to: 3000 }) as const;
+  const many = {
+    ...{ name: 'Many', packets: { pack: ['AC', '2C', '3C', '4C'] } },
+    steps: [choose('one'), choose('other'), { do: 'claim', that: { less: [0, 'one'] } } as const],
+  };
+  expect(finish(WORKED_OUT.start({ procedure: many, packet: 'pack' }))).toMatchObject({
     found: { complete: false, why: [expect.stringMatching(/^Its cases are too many/), expect.any(String)] },
   });
   expect(ask('A packet counted in silence')).toMatchObject({
     found: { needs: { kind: 'cards' }, endings: [] },
+  });
+  const made = workedNamed('A card made of two');
+  expect(
+    finish(WORKED_OUT.start({ procedure: made, packet: 'pack', order: numberOrder().slice(1) })),
+  ).toMatchObject({
+    found: { needs: { kind: 'cards' }, why: [expect.stringMatching(/other cards than this order/)] },
   });
   const wrong = finish(
     WORKED_OUT.start({ procedure: { name: 'x', steps: [{ do: 'claim', that: 5 }] } as never, packet: 'a' }),
@@ -269,8 +281,10 @@ test('a routine and a set are read strictly, and a set lets a routine go with al
   expect(closer).toBe('c');
   expect(left).toEqual({
     ...newSet('Friday'),
-    ...{ order: ['b', 'c'], must: ['b'], apart: [['b', 'c']], interval: 2 },
+    ...{ order: ['b', 'c'], must: ['b'], apart: [['b', 'c']], interval: 1 },
   });
+  expect(withoutRoutine(set, 'c').interval).toBe(2);
+  expect(withoutRoutine({ ...set, interval: 1 }, 'a').interval).toBeUndefined();
   expect(SET_LIST({ ...set, order: ['a', 'a'] }, {})).toBeDefined();
 });
 
@@ -360,6 +374,32 @@ test('what a routine would cost behind each other is what an order of the two co
       ]);
     }
   }
+});
+
+test('from here: what an order of one more routine costs, the cheapest first', () => {
+  for (const row of vectors.orders) {
+    const wish = row.wish as unknown as OrderWish;
+    const [first, ...others] = wish.routines;
+    const states = Object.fromEntries(
+      Object.entries(first.packs).map(([pack, { needs, leaves }]) => {
+        const { home: cards } = wish.packs[pack];
+        return [pack, { home: cards, states: afterRoutine([laidFor(needs, cards)], leaves, cards.length) }];
+      }),
+    );
+    const found = fromHere(others, states);
+    expect(found.map(({ id }) => id).toSorted()).toEqual(others.map(({ id }) => id).toSorted());
+    for (const { id, price, lacks } of found) {
+      const at = behindOthers(wish, id).find(({ behind }) => behind === first.id);
+      expect([id, price]).toEqual([id, at?.price]);
+      expect(lacks.length > 0).toBe(price.some((part) => part > 0));
+    }
+    const prices = found.map(({ price }) => price);
+    expect(prices.toSorted((a, b) => a[0] - b[0] || a[1] - b[1] || a[2] - b[2])).toEqual(prices);
+  }
+  // A pack that was not used is ready.
+  expect(fromHere([{ id: 'a', packs: { red: { needs: { kind: 'cards' }, leaves: 'same' } } }], {})).toEqual([
+    { id: 'a', price: [0, 0, 0], lacks: [] },
+  ]);
 });
 
 test('a set goes into a file with all that it takes, and comes out of it the same; others are refused', () => {

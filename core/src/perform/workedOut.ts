@@ -138,19 +138,26 @@ const whyLeaves = (cases: number, complete: boolean): string =>
     ? `What it leaves is of all ${countOf(cases, 'case')}.`
     : `Only ${countOf(cases, 'case')} could be run: look at what it leaves, and say it yourself if it is more.`;
 
+const OTHER_CARDS: WorkedOut = {
+  ...{ needs: { kind: 'cards' }, endings: [], failed: 0, complete: false },
+  why: [
+    'Its procedure lays other cards than this order has: choose its own order, or say yourself what it leaves.',
+  ],
+};
+
 function* workOut({
   packet,
   order,
   loose = false,
   ...args
 }: WorkedOutArgs): Job<WorkedOutProgress, WorkedOutOutcome> {
-  const read = readProcedure({
-    version: 2,
-    ...((order && withOrder(args.procedure, order)) ?? args.procedure),
-  });
+  const given = order ? withOrder(args.procedure, order) : args.procedure;
+  const read = readProcedure({ version: 2, ...(given ?? args.procedure) });
   if (!read.ok) return { ok: false, problems: read.problems.slice(0, 1) };
   const { procedure } = read;
   const { home, bank } = laidAs(procedure, packet);
+  // A bank may lie in a pack of any order; an order in the place of another has the same cards.
+  if (!given && home) return { ok: true, found: OTHER_CARDS };
   const needs = (turns: 'any' | readonly number[]): PackNeed =>
     home ? { kind: 'home', turns } : bank ? { kind: 'bank', ...bank, loose } : { kind: 'cards' };
   const notRun = (why: string): WorkedOutOutcome => ({

@@ -1,4 +1,4 @@
-import { computed, effect, inject, Injectable } from '@angular/core';
+import { computed, effect, inject, Injectable, signal } from '@angular/core';
 import { Card, numberOrder } from '@enumeron/core/deck';
 import { NamedHome } from '@enumeron/core/file/perform/say';
 import { PackNeed } from '@enumeron/core/file/perform/need';
@@ -59,20 +59,23 @@ export class Facts {
       Object.keys(row.routine.packs).flatMap((pack) => this.askedOf(row, pack) ?? []),
     ),
   );
-  private readonly next = computed(() =>
+  /** Those that were stopped, by what was asked: the user says what they leave, or has them go on. */
+  private readonly stopped = signal<ReadonlySet<string>>(new Set());
+  readonly isAnyStopped = computed(() => this.stopped().size > 0);
+  private readonly left = computed(() =>
     this.store.isRead() && this.procedures()
-      ? this.asked().find(({ key, stamp }) => !this.store.of(key, stamp))
-      : undefined,
+      ? this.asked().filter(({ key, stamp }) => !this.store.of(key, stamp) && !this.stopped().has(stamp))
+      : [],
   );
+  private readonly next = computed(() => this.left().at(0));
   private readonly finding = jobView('worked out', () => this.next()?.args);
 
   /** How far the one is that is being worked out, 0 to 1, and how many are left with it; undefined where none is. */
   readonly working = computed(() => {
     if (!this.next()) return undefined;
     const view = this.finding();
-    const left = this.asked().filter(({ key, stamp }) => !this.store.of(key, stamp)).length;
     return {
-      ...{ left, share: view?.kind === 'running' ? view.progress.share : 0 },
+      ...{ left: this.left().length, share: view?.kind === 'running' ? view.progress.share : 0 },
       failed: view?.kind === 'failed',
     };
   });
@@ -83,6 +86,17 @@ export class Facts {
       if (!next || view?.kind !== 'ended') return;
       this.store.keep(next.key, next.stamp, view.result.ok ? view.result.found : undefined);
     });
+  }
+
+  /** Leaves the one that is being worked out: the others go on. */
+  stop(): void {
+    const next = this.next();
+    if (next) this.stopped.update((stopped) => new Set([...stopped, next.stamp]));
+  }
+
+  /** Goes on with those that were stopped. */
+  goOn(): void {
+    this.stopped.set(new Set());
   }
 
   /** A procedure by its id, as it is now. */
@@ -100,7 +114,8 @@ export class Facts {
       const home = cards && { name: order?.name ?? this.nameOf(cards), cards };
       const endings = found?.complete && found.endings.length > 0 ? found.endings : undefined;
       // Procedures that are not read yet may tell it, too.
-      const mayTell = asked !== undefined || (row.procedure !== undefined && !this.procedures());
+      const mayTell =
+        (asked && !this.stopped().has(asked.stamp)) ?? (row.procedure !== undefined && !this.procedures());
       const isWaiting = mayTell && !kept && (needs === undefined || leaves === undefined);
       return {
         ...{ pack, found, isWaiting },

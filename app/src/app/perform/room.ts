@@ -21,6 +21,11 @@ export const PERFORM: Room = {
       load: () => import('./reset/reset-page').then((module) => module.ResetPage),
     },
     {
+      ...{ path: 'from-here', name: 'From here', tab: 'From here' },
+      also: ['what now', 'one more', 'encore', 'something went wrong'],
+      load: () => import('./from-here/from-here').then((module) => module.FromHere),
+    },
+    {
       path: 'shared',
       load: () => import('./sets/shared-set').then((module) => module.SharedSet),
     },
@@ -28,6 +33,7 @@ export const PERFORM: Room = {
       path: 'routines/:id',
       load: () => import('./routines/routine-page').then((module) => module.RoutinePage),
     },
+    { path: ':id/before', load: () => import('./before/before-page').then((module) => module.BeforePage) },
     { path: ':id', load: () => import('./sets/set-page').then((module) => module.SetPage) },
   ],
   load: () => import('./perform.routes').then((module) => module.PERFORM_ROUTES),

@@ -183,7 +183,8 @@ export class ResetPage {
     if (!cards) return;
     const order = this.order();
     if (order) void this.pack.use(order);
-    else void this.pack.become(cards, 'reset the pack');
+    // As it is cut, where that will do.
+    if (!order || this.rotated()) void this.pack.become(cards, 'reset the pack');
     this.source.set('rail');
   }
 }

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { RouterLink } from '@angular/router';
 import { countOf } from '@enumeron/core/file/deck/countOf';
 import { MOST_ORDERED } from '@enumeron/core/file/perform/orderWish';
 import { junctionWords, sayCost } from './junction-words';
@@ -8,7 +9,7 @@ import { SetDesk } from './set-desk';
 /** What a set costs, and the way to its best order. */
 @Component({
   selector: 'en-set-answer',
-  imports: [MatButton],
+  imports: [MatButton, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './set-answer.html',
   styleUrl: './set-aside.scss',
@@ -28,7 +29,7 @@ export class SetAnswer {
   protected readonly time = computed(() => {
     const set = this.desk.set();
     const mends = Math.round((this.desk.running()?.seconds ?? 0) / 60);
-    const interval = set?.interval === undefined ? 0 : (set.intervalMinutes ?? 0);
+    const interval = this.desk.interval() === undefined ? 0 : (set?.intervalMinutes ?? 0);
     const parts = [
       `${countOf(this.desk.minutes(), 'minute')} of routines`,
       ...(mends > 0 ? [`${countOf(mends, 'minute')} of mends`] : []),

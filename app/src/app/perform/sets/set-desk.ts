@@ -68,6 +68,11 @@ export class SetDesk {
     this.routines.find(id)?.routine.name ??
     'a routine that was removed';
   readonly minutes = computed(() => this.lines().reduce((sum, { minutes }) => sum + minutes, 0));
+  /** After how many routines the interval comes; undefined where there is none, or too few routines for it. */
+  readonly interval = computed(() => {
+    const interval = this.set()?.interval;
+    return interval !== undefined && interval < this.lines().length ? interval : undefined;
+  });
   /** The routines that are not in the set. */
   readonly others = computed(() => {
     const order = this.set()?.order ?? [];

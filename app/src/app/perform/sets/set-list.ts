@@ -46,7 +46,7 @@ export class SetList {
   protected readonly severalPacks = computed(() => this.desk.packs().length > 1);
   protected readonly lines = computed(() => {
     const words = new Map(this.words().map((each) => [each.before, each]));
-    const { interval } = this.desk.set() ?? {};
+    const interval = this.desk.interval();
     return this.desk.lines().map((line, index) => ({
       ...line,
       number: index + 1,
@@ -150,7 +150,7 @@ export class SetList {
   }
 
   protected intervalKey(event: KeyboardEvent): void {
-    const at = this.desk.set()?.interval;
+    const at = this.desk.interval();
     if (at === undefined || event.target !== event.currentTarget) return;
     if (event.key === 'Delete' || event.key === 'Backspace') this.desk.setInterval(undefined);
     else if (event.altKey && Object.hasOwn(STEPS, event.key)) this.shiftInterval(STEPS[event.key]);
@@ -160,7 +160,7 @@ export class SetList {
 
   /** Moves the interval by so many routines: one at least stays on either side. */
   protected shiftInterval(by: number): void {
-    const at = this.desk.set()?.interval;
+    const at = this.desk.interval();
     if (at === undefined) return;
     const to = at + by;
     if (to >= 1 && to < this.lines().length) this.desk.setInterval(to);

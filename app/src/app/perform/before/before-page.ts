@@ -1,0 +1,249 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+  untracked,
+} from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { RouterLink } from '@angular/router';
+import { CAUTIONS } from '@enumeron/core/file/perform/routine';
+import { laidFor } from '@enumeron/core/file/perform/need';
+import { sayNeed, sayState } from '@enumeron/core/file/perform/say';
+import { countOf } from '@enumeron/core/file/deck/countOf';
+import { fieldsOf, overReload } from '../../platform/over-reload';
+import { CardText } from '../../ui/card-text';
+import { titled } from '../../ui/titled';
+import { SetDesk } from '../sets/set-desk';
+
+/** One thing to look at before one goes on. */
+interface Item {
+  readonly id: string;
+  readonly says: string;
+  /** What it is for. */
+  readonly note?: string;
+}
+
+interface Part {
+  readonly name: string;
+  readonly items: readonly Item[];
+}
+
+/** Before you go on: a checklist made from a set, ticked off, and the dressing table on paper. */
+@Component({
+  selector: 'en-before-page',
+  imports: [CardText, MatButton, RouterLink],
+  providers: [SetDesk],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `@if (desk.set(); as set) {
+      <section>
+        <h2>Before you go on: {{ set.name }}</h2>
+        <p class="lead">{{ says() }} <a [routerLink]="['/perform', desk.id()]">The set</a></p>
+        <p class="left" aria-live="polite">{{ left() }}</p>
+        @for (part of parts(); track part.name) {
+          <h3>{{ part.name }}</h3>
+          <ul>
+            @for (item of part.items; track item.id) {
+              <li>
+                <label>
+                  <input type="checkbox" [checked]="ticked().has(item.id)" (change)="tick(item.id)" />
+                  <span>
+                    <en-card-text [text]="item.says" />
+                    @if (item.note) {
+                      <small><en-card-text [text]="item.note" /></small>
+                    }
+                  </span>
+                </label>
+              </li>
+            }
+          </ul>
+        }
+        <p class="ways">
+          <button mat-flat-button type="button" (click)="print()">Lay out the dressing table on paper</button>
+          <button
+            mat-stroked-button
+            type="button"
+            [disabled]="ticked().size === 0"
+            (click)="ticked.set(none)"
+          >
+            Begin anew
+          </button>
+        </p>
+      </section>
+    } @else if (desk.isRead()) {
+      <section>
+        <h2>There is no such set</h2>
+        <p class="lead">
+          It may have been removed; undo brings it back. <a routerLink="/perform">All sets</a>
+        </p>
+      </section>
+    }`,
+  styleUrl: '../../ui/page.scss',
+  styles: `
+    a {
+      color: var(--petrol);
+    }
+    .left {
+      margin: 0 0 6px;
+      font: 700 1.35rem var(--heading);
+    }
+    h3 {
+      margin: 1.2rem 0 0.2rem;
+    }
+    ul {
+      max-width: 52rem;
+      margin: 0;
+      padding: 0;
+      list-style: none;
+    }
+    li {
+      border-top: 1px solid var(--line-faint);
+    }
+    label {
+      display: flex;
+      gap: 12px;
+      align-items: center;
+      min-height: 48px;
+      padding: 4px 0;
+      cursor: pointer;
+    }
+    input {
+      flex: none;
+      width: 22px;
+      height: 22px;
+      accent-color: var(--petrol);
+    }
+    small {
+      display: block;
+      color: var(--muted);
+      font-size: 0.9rem;
+    }
+    .ways {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 10px;
+      margin: 1.2rem 0 0;
+    }
+  `,
+})
+export class BeforePage {
+  protected readonly desk = inject(SetDesk);
+  private readonly kept = fieldsOf(
+    overReload('before you go on', () => ({ set: this.desk.id(), ticked: [...this.ticked()] })),
+  );
+
+  readonly id = input.required<string>();
+  protected readonly none: ReadonlySet<string> = new Set();
+  protected readonly ticked = signal<ReadonlySet<string>>(this.none);
+
+  protected readonly says = computed(() => {
+    const { length } = this.desk.lines();
+    const interval = this.desk.interval();
+    return `${countOf(length, 'routine')}, ${countOf(this.desk.minutes(), 'minute')}${interval === undefined ? '' : `, an interval after ${countOf(interval, 'routine')}`}.`;
+  });
+  protected readonly parts = computed((): readonly Part[] =>
+    [
+      { name: 'Packs', items: this.packs() },
+      { name: 'Props', items: this.props() },
+      { name: 'Set up before', items: this.setUps() },
+      { name: 'Care', items: this.care() },
+      { name: 'You', items: YOU },
+    ].filter(({ items }) => items.length > 0),
+  );
+  protected readonly left = computed(() => {
+    const items = this.parts().flatMap(({ items: all }) => all);
+    const open = items.filter(({ id }) => !this.ticked().has(id)).length;
+    return open === 0 ? 'All is ready' : `${open.toString()} of ${items.length.toString()} to look at`;
+  });
+
+  constructor() {
+    titled('Perform', () => {
+      const name = this.desk.set()?.name;
+      return name && `Before you go on · ${name}`;
+    });
+    effect(() => {
+      const id = this.id();
+      untracked(() => {
+        this.desk.id.set(id);
+        const { set, ticked } = this.kept;
+        if (set === id && Array.isArray(ticked)) this.ticked.set(new Set(ticked.filter(isText)));
+      });
+    });
+  }
+
+  /** Each pack, laid as the first routine that uses it needs it, and its spares. */
+  private packs(): readonly Item[] {
+    return this.desk.packs().flatMap(({ name, home, hasHome, spares }) => {
+      const first = this.desk.lines().find(({ facts }) => facts.some(({ pack }) => pack === name));
+      const need = first?.facts.find(({ pack }) => pack === name)?.needs;
+      const says = !need
+        ? name
+        : need.kind === 'home'
+          ? `${name}: ${home.name} ${sayState(laidFor(need, home.cards), home)}`
+          : `${name}: ${sayNeed(need, home)}`;
+      const item: Item = {
+        ...{ id: `pack ${name}`, says: says.trim() },
+        ...(first && {
+          note: `for ${first.name}${hasHome ? '; look at the top, the middle and the face' : ''}`,
+        }),
+      };
+      return spares === 0
+        ? [item]
+        : [
+            item,
+            { id: `spares ${name}`, says: `${countOf(spares, 'spare pack')} of ${name}, laid the same` },
+          ];
+    });
+  }
+
+  private props(): readonly Item[] {
+    return this.desk
+      .lines()
+      .flatMap(({ id, name, row }): Item[] =>
+        row && row.routine.props.trim() !== ''
+          ? [{ id: `props ${id}`, says: row.routine.props.trim(), note: `for ${name}` }]
+          : [],
+      );
+  }
+
+  private setUps(): readonly Item[] {
+    return this.desk.lines().flatMap(({ id, name, row }): Item[] => {
+      if (row?.routine.setUp === 'before')
+        return [{ id: `set-up ${id}`, says: name, note: row.routine.notes.split('\n')[0] }];
+      return row?.routine.setUp === 'borrowed'
+        ? [{ id: `set-up ${id}`, says: `${name}: borrow what it takes` }]
+        : [];
+    });
+  }
+
+  private care(): readonly Item[] {
+    return this.desk.lines().flatMap(({ id, name, row }) =>
+      (row?.routine.cautions ?? []).map((caution) => ({
+        ...{ id: `care ${id} ${caution}`, says: CAUTIONS[caution], note: name },
+      })),
+    );
+  }
+
+  protected tick(id: string): void {
+    this.ticked.update((ticked) => {
+      const others = new Set(ticked);
+      if (!others.delete(id)) others.add(id);
+      return others;
+    });
+  }
+
+  protected print(): void {
+    window.print();
+  }
+}
+
+const isText = (value: unknown): value is string => typeof value === 'string';
+
+const YOU: readonly Item[] = [
+  { id: 'phone', says: 'Phone silent' },
+  { id: 'hands', says: 'Hands clean and dry, pockets as they should be' },
+  { id: 'minutes', says: 'You know when to begin, and when to be off' },
+];
