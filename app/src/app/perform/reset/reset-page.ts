@@ -26,6 +26,8 @@ const SOURCE_WORDS: Readonly<Record<Source, string>> = {
 /** So many orders can be chosen from: the newest. */
 const MOST_ORDERS = 100;
 
+const JOKERS: readonly Card[] = [52, 53];
+
 const faceDown = (cards: readonly Card[]): readonly LyingCard[] =>
   cards.map((card) => ({ card, faceUp: false }));
 
@@ -77,7 +79,7 @@ export class ResetPage {
     Array.isArray(this.kept['glimpsed']) ? (this.kept['glimpsed'] as Card[]) : undefined,
   );
   /** Whatever may turn up: a card that does not belong is told, too. */
-  protected readonly anyCard = computed(() => [...new Set([...numberOrder(), ...this.home()])]);
+  protected readonly anyCard = computed(() => [...new Set([...numberOrder(), ...JOKERS, ...this.home()])]);
   protected readonly expected = computed(() =>
     expectedNext(
       this.home(),

@@ -163,6 +163,12 @@ export class SetList {
     const at = this.desk.interval();
     if (at === undefined) return;
     const to = at + by;
-    if (to >= 1 && to < this.lines().length) this.desk.setInterval(to);
+    if (to < 1 || to >= this.lines().length) return;
+    this.desk.setInterval(to);
+    // It stands elsewhere now, as another element: the focus goes along.
+    afterNextRender(
+      { read: () => this.host.querySelector<HTMLElement>('.interval')?.focus() },
+      { injector: this.injector },
+    );
   }
 }
