@@ -84,9 +84,10 @@ test('a set of seven is put together, mended, put in the best order and the pack
   await page.keyboard.press('Enter');
   const interval = page.getByRole('group', { name: 'The interval' });
   await interval.focus();
-  await page.keyboard.press('Alt+ArrowDown');
-  await page.keyboard.press('Alt+ArrowDown');
-  await expect(page.locator('.between').nth(3).getByRole('group')).toBeFocused();
+  for (const place of [3, 4]) {
+    await page.keyboard.press('Alt+ArrowDown');
+    await expect(page.locator('.between').nth(place).getByRole('group')).toBeFocused();
+  }
   await tabTo(page, /^Best order$/);
   await page.keyboard.press('Enter');
   await expect(page.getByText(/^Another order takes/)).toBeVisible({ timeout: 30_000 });
@@ -227,7 +228,7 @@ test('a set goes to another browser by its address, with its routines and proced
   const other = await browser.newContext();
   const there = await other.newPage();
   await there.goto(address);
-  await expect(there.getByRole('heading', { name: 'Friday, the late set' })).toBeVisible();
+  await expect(there.getByRole('heading', { name: 'Friday, the late set' })).toBeVisible({ timeout: 30_000 });
   await there.getByRole('button', { name: 'Save it' }).click();
   await expect(linesIn(there)).toHaveCount(7);
   await expect(there.getByText('closes: The letter in the till')).toBeVisible();
