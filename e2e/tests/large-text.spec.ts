@@ -18,6 +18,7 @@ test('with text of half as much again, set in the browser, nothing is cut off or
     '/weave',
     '/rehearse/odds',
     '/settings',
+    '/perform/reset',
     '/arrange/sample-tidemark',
   ]) {
     await page.setViewportSize({ width: 1600, height: 900 });
@@ -35,6 +36,8 @@ test('with text of half as much again, set in the browser, nothing is cut off or
   }
   await page.setViewportSize({ width: 1600, height: 900 });
   expect(await page.evaluate(() => getComputedStyle(document.documentElement).fontSize)).toBe('24px');
+  // The rail is unfolded again.
+  await expect(page.locator('.rail .slot')).toHaveCount(52);
   const cut = await page
     .locator('nav .entry, en-order-sheet .cell, .rail .slot, .rail .face')
     .evaluateAll((all) => ({

@@ -1,6 +1,7 @@
+import { Order } from '../deck/order';
 import { afterRoutine } from './afterRoutine';
 import { MEND_COSTS, MendCosts, MendPart } from './costs';
-import { JunctionMend } from './junction';
+import { JunctionMend, Price, waysInInterval, waysTo } from './junction';
 import { mend } from './mend';
 import { laidFor, PackNeed } from './need';
 import { OrderWish } from './orderWish';
@@ -27,6 +28,12 @@ export interface StateMend {
   readonly seconds: number;
 }
 
+/** Another way to bring a pack to what is needed, than the one that is taken. */
+export interface OtherWay {
+  readonly how: JunctionMend['how'];
+  readonly price: Price;
+}
+
 /** One pack at a junction. */
 export interface PackAlong {
   readonly pack: string;
@@ -36,6 +43,8 @@ export interface PackAlong {
   readonly mends: readonly JunctionMend[];
   /** What is done in each state, by the last of the mends. */
   readonly each: readonly StateMend[];
+  /** What could be done instead, where anything is done. */
+  readonly others: readonly OtherWay[];
   /** How it may lie when the routine begins. */
   readonly ready: readonly PackState[];
   /** How it may lie when the routine has ended. */
@@ -48,6 +57,23 @@ export interface JunctionAlong {
   readonly interval: boolean;
   readonly packs: readonly PackAlong[];
 }
+
+/** What could be done to a pack instead of these mends: mended itself, changed for a spare one, laid anew in the interval. */
+const otherWays = (
+  before: readonly PackState[],
+  need: PackNeed,
+  home: Order,
+  own: readonly JunctionMend[],
+  interval: boolean,
+  costs: MendCosts,
+): readonly OtherWay[] => {
+  if (own.length === 0) return [];
+  const ways = waysTo(before, need, home, 1, costs, false).filter(({ price }) => price[0] === 0);
+  const anew = interval ? waysInInterval(before, home, costs) : [];
+  return [...ways, ...anew.flatMap((way) => (way?.how === 'lay anew' ? [way] : []))]
+    .filter(({ how }) => !own.some((each) => each.how === how || (how === 'mend' && each.how === 'right')))
+    .map(({ how, price }) => ({ how, price }));
+};
 
 const RIGHTED: PackNeed = { kind: 'home', turns: 'any', known: true };
 
@@ -101,7 +127,8 @@ export const along = (
       }
       const after = part ? afterRoutine(states, part.leaves, home.length) : states;
       lies.set(pack, after);
-      return [{ pack, need: part?.needs, before, mends: own, each, ready: states, after }];
+      const others = part ? otherWays(before, part.needs, home, own, interval, costs) : [];
+      return [{ pack, need: part?.needs, before, mends: own, each, others, ready: states, after }];
     });
     return { before: id, interval, packs };
   });

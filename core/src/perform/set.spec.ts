@@ -115,11 +115,15 @@ test.each(vectors.orders.map((row, index) => [index, row] as const))(
     const found = along(wish, best.running);
     expect(found.map(({ before }) => before)).toEqual(best.running.order);
     for (const { packs } of found)
-      for (const { mends, each, ready } of packs) {
+      for (const { mends, each, others, ready } of packs) {
         const own = mends.filter(({ how }) => how === 'mend');
         const worst = Math.max(0, ...each.map(({ seconds }) => seconds));
         if (mends.length === 1 && own.length === 1 && own[0].price[0] === 0)
           expect(worst).toBe(own[0].price[2]);
+        // What could be done instead is another way, and can be done.
+        expect(others.filter(({ how }) => mends.some((each) => each.how === how))).toEqual([]);
+        expect(others.every(({ price }) => price[0] === 0 && price[2] > 0)).toBe(true);
+        expect(others.length === 0 || mends.length > 0).toBe(true);
         if (own.some(({ price }) => price[0] > 0)) expect(each.some(({ parts }) => !parts)).toBe(true);
         expect(ready.length).toBeGreaterThan(0);
       }

@@ -1,3 +1,4 @@
+import { JunctionMend } from '@enumeron/core/file/perform/junction';
 import { JunctionAlong, PackAlong } from '@enumeron/core/file/perform/along';
 import { NamedHome, sayMend, sayState, whyNoMend } from '@enumeron/core/file/perform/say';
 import { PackState } from '@enumeron/core/file/perform/state';
@@ -22,6 +23,8 @@ export interface PackWords {
   readonly seconds: number;
   readonly outOfSight: boolean;
   readonly inInterval: boolean;
+  /** What could be done instead. */
+  readonly others: readonly string[];
   /** How it lies there, and every way in which it may. */
   readonly lies: PackState;
   readonly states: readonly StateWords[];
@@ -33,6 +36,11 @@ export interface JunctionWords {
   readonly interval: boolean;
   readonly packs: readonly PackWords[];
 }
+
+const HOW_WORDS: Readonly<Record<JunctionMend['how'], string>> = {
+  ...{ mend: 'Mend the pack itself', change: 'Change it for a spare pack, if one lies ready' },
+  ...{ right: 'Right it', 'lay anew': 'Lay it anew' },
+};
 
 const RIGHTED = { kind: 'home', turns: 'any', known: true } as const;
 
@@ -51,6 +59,10 @@ const packWords = (along: PackAlong, home: NamedHome): PackWords => {
     how === 'change' ? ['Change the pack for a spare one'] : how === 'lay anew' ? ['Lay the pack anew'] : [],
   );
   return {
+    others: along.others.map(
+      ({ how, price }) =>
+        `${HOW_WORDS[how]}: ${sayTime(price[2])}, ${price[1] > 0 ? 'out of sight' : how === 'lay anew' ? 'in the interval' : 'in view'}`,
+    ),
     ...{ pack, home, states: states.length > 1 ? states : [], isNew: before[0].lies === 'ready' },
     how: cannot ? 'cannot' : mends.length > 0 ? 'mend' : 'fits',
     acts: flat.length > 0 ? flat : (dearest?.acts ?? []),
