@@ -60,7 +60,7 @@ test('a draft comes back, and goes once it is saved', async () => {
   await editor.click('Save the order');
   await until(() => orders.count() === 6);
   await settled();
-  expect(await kept()).toBeUndefined();
+  await until(async () => (await kept()) === undefined);
 });
 
 test('a sample gives its cards to a new order and stays as it is', async () => {
