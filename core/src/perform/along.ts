@@ -1,7 +1,7 @@
 import { Order } from '../deck/order';
 import { afterRoutine } from './afterRoutine';
 import { MEND_COSTS, MendCosts, MendPart } from './costs';
-import { JunctionMend, Price, waysInInterval, waysTo } from './junction';
+import { JunctionMend, Price, RIGHTED, waysInInterval, waysTo } from './junction';
 import { mend } from './mend';
 import { laidFor, PackNeed } from './need';
 import { OrderWish } from './orderWish';
@@ -9,14 +9,14 @@ import { bestRunningOrder, Running, RunningOutcome } from './runningOrder';
 import { PackState } from './state';
 
 /** A wish whose routines stand in an order, as the only order that is allowed. */
-export const asTheyStand = ({ packs, routines, interval, intervalMinutes }: OrderWish): OrderWish => ({
+const asTheyStand = ({ packs, routines, interval, intervalMinutes }: OrderWish): OrderWish => ({
   ...{ packs, routines },
   before: routines.slice(1).map(({ id }, index) => [routines[index].id, id] as const),
   // An interval behind the last routine is none.
   ...(interval !== undefined && interval >= 1 && interval < routines.length && { interval, intervalMinutes }),
 });
 
-/** What the routines cost in the order in which they stand, with the cheapest mends; more than 16 are taken in parts. */
+/** What the routines cost in the order in which they stand, with the cheapest mends; a problem where there are more than 16. */
 export const runAsTheyStand = (wish: OrderWish, costs: MendCosts = MEND_COSTS): RunningOutcome =>
   bestRunningOrder(asTheyStand(wish), costs);
 
@@ -74,8 +74,6 @@ const otherWays = (
     .filter(({ how }) => !own.some((each) => each.how === how || (how === 'mend' && each.how === 'right')))
     .map(({ how, price }) => ({ how, price }));
 };
-
-const RIGHTED: PackNeed = { kind: 'home', turns: 'any', known: true };
 
 /** How the packs lie along a running order, from junction to junction. */
 export const along = (

@@ -34,15 +34,30 @@ const cardAt = (home: Order, { from, count, top }: Lie, index: number): Card => 
   return home[into < count ? mod(from + count - 1 - into, size) : at];
 };
 
-function* liesOf(size: number, happened: Happened): Generator<Lie> {
-  for (let top = 0; top < size; top++) {
-    yield { from: 0, count: 1, top };
-    if (happened === 'cut') continue;
-    // A whole pack reversed is the same wherever one begins, but for how it is cut; shorter packets are each their own.
-    for (let count = 2; count < size; count++)
-      for (let from = 0; from < size; from++) yield { from, count, top };
-  }
-}
+/** The packets that may be reversed, as where they begin in the ring and how many cards they have: each ring once. */
+const arcsOf = (size: number, happened: Happened): readonly Omit<Lie, 'top'>[] => {
+  const arcs = [{ from: 0, count: 1 }];
+  if (happened === 'cut' || size < 3) return arcs;
+  for (let count = 2; count < size - 1; count++)
+    for (let from = 0; from < size; from++) arcs.push({ from, count });
+  // With all but one reversed the ring is the same wherever one begins.
+  return [...arcs, { from: 0, count: size - 1 }];
+};
+
+/** Of each ring the one way to cut it that has a card at its place. */
+const liesWith = (
+  home: Order,
+  arcs: readonly Omit<Lie, 'top'>[],
+  { place, card }: PlacedCard,
+): readonly Lie[] => {
+  const [size, index] = [home.length, home.indexOf(card)];
+  if (index < 0) return [];
+  return arcs.map(({ from, count }) => {
+    const into = mod(index - from, size);
+    const at = into < count ? from + count - 1 - into : index;
+    return { from, count, top: mod(at - (place - 1), size) };
+  });
+};
 
 /** Of more ways than these the best next look is judged by some of them. */
 const SAMPLE = 600;
@@ -53,16 +68,19 @@ const SAMPLE = 600;
  * @param seen places from 1.
  */
 export const glimpsed = (home: Order, happened: Happened, seen: readonly PlacedCard[]): Glimpsed => {
-  const left: Lie[] = [];
-  for (const lie of liesOf(home.length, happened))
-    if (seen.every(({ place, card }) => cardAt(home, lie, place - 1) === card)) left.push(lie);
+  const arcs = arcsOf(home.length, happened);
+  const [first] = seen;
+  // Nothing seen yet: every ring may be cut anywhere, and one place tells as much as another.
+  if (seen.length === 0 && home.length > 1)
+    return { left: arcs.length * home.length, pack: undefined, lookNext: home.length };
+  const left = (seen.length === 0 ? [{ from: 0, count: 1, top: 0 }] : liesWith(home, arcs, first)).filter(
+    (lie) => seen.every(({ place, card }) => cardAt(home, lie, place - 1) === card),
+  );
   const packOf = (lie: Lie): Order => home.map((_, index) => cardAt(home, lie, index));
-  const packs = left.length <= SAMPLE ? new Map(left.map((lie) => [packOf(lie).join(), lie])) : undefined;
-  const ways = packs ? [...packs.values()] : left;
-  if (ways.length <= 1)
-    return { left: ways.length, pack: ways.length === 1 ? packOf(ways[0]) : undefined, lookNext: undefined };
-  const step = Math.max(1, Math.floor(ways.length / SAMPLE));
-  const some = ways.filter((_, index) => index % step === 0);
+  if (left.length <= 1)
+    return { left: left.length, pack: left.length === 1 ? packOf(left[0]) : undefined, lookNext: undefined };
+  const step = Math.max(1, Math.floor(left.length / SAMPLE));
+  const some = left.filter((_, index) => index % step === 0);
   let best: { readonly place: number; readonly most: number } | undefined;
   for (let place = home.length; place >= 1; place--) {
     if (seen.some((each) => each.place === place)) continue;
@@ -74,5 +92,5 @@ export const glimpsed = (home: Order, happened: Happened, seen: readonly PlacedC
     const most = Math.max(...counts.values());
     if (most < (best?.most ?? some.length)) best = { place, most };
   }
-  return { left: ways.length, pack: undefined, lookNext: best?.place };
+  return { left: left.length, pack: undefined, lookNext: best?.place };
 };

@@ -15,22 +15,8 @@ export {
 } from './runningOrder';
 export { packState } from './packState';
 export type { BankThere, LyingCard, Out, PackState, Plus, Stray, Told } from './state';
-export {
-  restore,
-  type RestoreArgs,
-  type RestoreOptions,
-  restoring,
-  type Restoring,
-  RESTORING,
-} from './restore/restoring';
-export {
-  along,
-  asTheyStand,
-  type JunctionAlong,
-  type PackAlong,
-  runAsTheyStand,
-  type StateMend,
-} from './along';
+export { restore, type RestoreOptions, restoring, type Restoring } from './restore/restoring';
+export { along, type JunctionAlong, type PackAlong, runAsTheyStand, type StateMend } from './along';
 export { glimpsed, type Glimpsed, HAPPENED, type Happened } from './glimpses';
 export { RESET, type ResetArgs, type ResetPlan, resetPlan, type ResetStep, sayMoveByCards } from './reset';
 export {
@@ -49,8 +35,8 @@ export {
   withoutRoutine,
 } from './routine';
 export {
-  isOutOfSight,
   type NamedHome,
+  UNKNOWN_HOME,
   sayLeaves,
   sayMend,
   sayNeed,

@@ -49,7 +49,7 @@ export interface Reached {
 }
 
 /** Known at any turn: what a pack is righted to. */
-const HOME: PackNeed = { kind: 'home', turns: 'any', known: true };
+export const RIGHTED: PackNeed = { kind: 'home', turns: 'any', known: true };
 
 const flat = (how: JunctionMend['how'], price: Price, states: readonly PackState[]): Reached => ({
   how,
@@ -116,7 +116,7 @@ export const waysInInterval = (
   costs: MendCosts,
 ): readonly (Reached | undefined)[] => {
   if (states.every(({ lies }) => lies === 'ready')) return [undefined];
-  const right = mended('right', states, HOME, home, costs, true);
+  const right = mended('right', states, RIGHTED, home, costs, true);
   const isGone = states.some((state) => outOf(state).some(({ where }) => where === 'gone'));
   return [
     undefined,

@@ -1,8 +1,9 @@
 import { countOf } from '../deck/countOf';
 import { mod } from '../deck/mod';
 import { showCard } from '../deck/notation';
-import { Order } from '../deck/order';
-import { Act, MendPart, OUT_OF_SIGHT } from './costs';
+import { secondOf } from '../deck/card';
+import { numberOrder, Order } from '../deck/order';
+import { MendPart } from './costs';
 import { bankTurn, PackNeed } from './need';
 import { mostOut, Out, PackState, Plus, Stray, Told } from './state';
 
@@ -10,7 +11,16 @@ import { mostOut, Out, PackState, Plus, Stray, Told } from './state';
 export interface NamedHome {
   readonly name: string;
   readonly cards: Order;
+  /** Set where nobody knows the order: its cards stand in for others, and are not named. */
+  readonly isUnknown?: true;
 }
+
+/** A pack of which no order is known. Its cards are in no bank that anybody lays: only what is found there is there. */
+export const UNKNOWN_HOME: NamedHome = {
+  name: 'the pack',
+  cards: numberOrder().map(secondOf),
+  isUnknown: true,
+};
 
 const cap = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
@@ -26,8 +36,9 @@ const isSeen = (told: unknown): told is { readonly seen: readonly string[] } =>
   typeof told === 'object' && told !== null && 'seen' in told;
 
 /** A pack cut at a turn: which card lies at the face. */
-export const sayTurn = (turn: number, { cards }: NamedHome): string => {
+export const sayTurn = (turn: number, { cards, isUnknown }: NamedHome): string => {
   const at = mod(turn, cards.length);
+  if (isUnknown) return at === 0 ? 'from the top' : `cut at ${at.toString()}`;
   return at === 0 ? 'from the top' : `cut at ${at.toString()}, ${showCard(cards[at - 1])} at the face`;
 };
 
@@ -76,11 +87,11 @@ const sayCount = (count: Told<number>, most: number): string =>
 const knownBy = (told: unknown): string =>
   isSeen(told) && told.seen.length > 0 ? ` (known ${by(told.seen)})` : '';
 
-const sayBehind = (behind: Told<number>, { cards }: NamedHome): string =>
-  typeof behind === 'number'
+const sayBehind = (behind: Told<number>, { cards, isUnknown }: NamedHome): string =>
+  typeof behind === 'number' && !isUnknown
     ? `below ${showCard(cards[mod(behind - 1, cards.length)])}`
-    : isSeen(behind)
-      ? `below a card that you know ${by(behind.seen)}`
+    : isSeen(behind) || typeof behind === 'number'
+      ? `below a card that you know${typeof behind === 'number' ? '' : ` ${by(behind.seen)}`}`
       : 'nobody saw where';
 
 const sayStray = ({ count, most, faceUp, reversed, stays, behind }: Stray, home: NamedHome): string => {
@@ -131,9 +142,6 @@ export const sayState = (state: PackState, home: NamedHome): string => {
 export const sayLeaves = (leaves: readonly PackState[] | 'same', home: NamedHome): string =>
   leaves === 'same' ? 'as it was' : leaves.map((state) => sayState(state, home)).join(' · or ');
 
-/** Whether an act must be done out of sight. */
-export const isOutOfSight = (act: Act): boolean => OUT_OF_SIGHT.has(act);
-
 const cutWords = (need: PackNeed, home: NamedHome): string => {
   const turn =
     need.kind === 'bank'
@@ -141,6 +149,8 @@ const cutWords = (need: PackNeed, home: NamedHome): string => {
       : need.kind === 'home' && need.turns !== 'any'
         ? Math.min(...need.turns)
         : 0;
+  if (home.isUnknown)
+    return turn === undefined || turn === 0 ? 'Cut it to begin from the top' : `Cut it at ${turn.toString()}`;
   const at = mod((turn ?? 0) - 1, home.cards.length);
   return `Cut ${showCard(home.cards[at])} to the face`;
 };
@@ -155,7 +165,7 @@ const packetWords = (
         count:
           typeof count === 'number' ? (count === 1 ? 'the card' : `the ${count.toString()}`) : 'the packet',
         where:
-          typeof behind === 'number'
+          typeof behind === 'number' && !home.isUnknown
             ? sayBehind(behind, home)
             : most === 1 || typeof count !== 'number'
               ? 'where it belongs'

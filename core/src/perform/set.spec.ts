@@ -194,6 +194,8 @@ const packsAfter = (size: number, happened: Happened): ReadonlySet<string> => {
 test.each<readonly [Happened, number]>([
   ['cut', 9],
   ['dealt', 7],
+  ['dealt', 4],
+  ['dealt', 12],
 ])('what glimpses leave of a pack that was %s is what doing it all leaves', (happened, size) => {
   const order = numberOrder().slice(0, size);
   const all = [...packsAfter(size, happened)].map((text) => text.split(',').map(Number));

@@ -1,6 +1,6 @@
 import { computed, effect, inject, Injectable, signal } from '@angular/core';
-import { Card, numberOrder } from '@enumeron/core/deck';
-import { NamedHome } from '@enumeron/core/file/perform/say';
+import { Card } from '@enumeron/core/deck';
+import { NamedHome, UNKNOWN_HOME } from '@enumeron/core/file/perform/say';
 import { PackNeed } from '@enumeron/core/file/perform/need';
 import { PackState } from '@enumeron/core/file/perform/state';
 import type { WorkedOut, WorkedOutArgs } from '@enumeron/core/file/perform/workedOut';
@@ -119,7 +119,7 @@ export class Facts {
       const isWaiting = mayTell && !kept && (needs === undefined || leaves === undefined);
       return {
         ...{ pack, found, isWaiting },
-        ...{ home: home ?? { name: 'the pack', cards: numberOrder() }, hasHome: home !== undefined },
+        ...{ home: home ?? UNKNOWN_HOME, hasHome: home !== undefined },
         needs: needs ?? found?.needs ?? ANY,
         leaves: leaves ?? endings?.map(({ state }) => state) ?? [LOST],
         cases: leaves === undefined ? endings?.map(({ cases: count }) => count) : undefined,

@@ -1,5 +1,4 @@
 import { Order } from '../../deck/order';
-import { oneStep } from '../../job/job';
 import { Move } from '../../moves/move';
 import { boundOf } from './bound';
 import { breaksOf, Row, Step } from './breaks';
@@ -19,12 +18,7 @@ export interface RestoreOptions {
   readonly rotated?: boolean;
 }
 
-export interface RestoreArgs extends RestoreOptions {
-  readonly now: Order;
-  readonly home: Order;
-}
-
-/** Every row of up to so many moves is tried. */
+/** A way of so many moves is the shortest: every way of fewer is tried. */
 const FEW = 3;
 
 /** The pack by its places in home rotated by a turn. */
@@ -91,8 +85,3 @@ export const restoring = (now: Order, home: Order, { rotated = false }: RestoreO
 /** The moves of `restoring` alone. */
 export const restore = (now: Order, home: Order, options?: RestoreOptions): readonly Move[] =>
   restoring(now, home, options).moves;
-
-/** The way back to an order, as a job: of a shuffled pack it takes some tenths of a second. */
-export const RESTORING = oneStep(({ now, home, rotated }: RestoreArgs): Restoring =>
-  restoring(now, home, { rotated }),
-);

@@ -70,10 +70,10 @@ export class OrderActions {
 
   protected readonly remove = once('delete an order', async () => {
     const { name, cards } = this.order();
+    await this.store.remove(this.order());
     const used = await sayUsedIn(this.injector, ({ routine }) =>
       Object.values(routine.packs).some(({ order }) => order?.cards.join() === cards.join()),
     );
-    await this.store.remove(this.order());
     this.offerUndo(`${name} is removed.${used}`);
     await this.router.navigate(['/arrange']);
   });

@@ -4,6 +4,8 @@ import { newId } from '../../platform/new-id';
 import { Clock } from '../../platform/clock';
 import { Journal } from '../../storage/journal';
 import { Place, placeOf } from '../../storage/kind';
+import { firstValueFrom, from } from 'rxjs';
+import { Reader } from '../../storage/reader';
 import { Storage } from '../../storage/storage';
 import { stampOf } from '../procedures/verdicts.store';
 import { PROCEDURES } from '../procedures/procedures.kind';
@@ -16,11 +18,15 @@ export class CarryIn {
   private readonly journal = inject(Journal);
   private readonly storage = inject(Storage);
   private readonly clock = inject(Clock);
+  private readonly reader = inject(Reader);
 
   /** Everything gets ids of its own; a procedure that is there already is used. @returns the id of the set. */
   async keep({ set, routines }: CarriedSet): Promise<string> {
     const at = this.clock.now();
-    const stored = await (await this.storage.db()).rows(PROCEDURES).toArray();
+    const db = await this.storage.db();
+    const stored = await firstValueFrom(
+      from(db.rows(PROCEDURES).toArray()).pipe(this.reader.sound(PROCEDURES)),
+    );
     const known = new Map(stored.map(({ id, procedure }) => [stampOf(procedure), id]));
     const ids = new Map(routines.map(({ id }) => [id, newId()]));
     const idOf = (id: string): string => ids.get(id) ?? id;

@@ -109,8 +109,9 @@ export class ResetPage {
   protected readonly isFinding = computed(() => this.lies() !== undefined && !this.plan() && !this.failed());
 
   /** How many steps are done; from the start with another pack or order. */
-  protected readonly at = linkedSignal<unknown, number>({
-    source: () => [this.lies(), this.home(), this.rotated()],
+  protected readonly at = linkedSignal<string, number>({
+    // As a text: what is read again, and is the same, is no other way.
+    source: () => JSON.stringify([this.lies(), this.home(), this.rotated()]),
     computation: (_, before) => {
       const kept = before === undefined ? this.kept['at'] : undefined;
       return typeof kept === 'number' ? kept : 0;

@@ -1,4 +1,4 @@
-import { JunctionMend } from '@enumeron/core/file/perform/junction';
+import { JunctionMend, RIGHTED } from '@enumeron/core/file/perform/junction';
 import { JunctionAlong, PackAlong } from '@enumeron/core/file/perform/along';
 import { NamedHome, sayMend, sayState, whyNoMend } from '@enumeron/core/file/perform/say';
 import { PackState } from '@enumeron/core/file/perform/state';
@@ -41,8 +41,6 @@ const HOW_WORDS: Readonly<Record<JunctionMend['how'], string>> = {
   ...{ mend: 'Mend the pack itself', change: 'Change it for a spare pack, if one lies ready' },
   ...{ right: 'Right it', 'lay anew': 'Lay it anew' },
 };
-
-const RIGHTED = { kind: 'home', turns: 'any', known: true } as const;
 
 const packWords = (along: PackAlong, home: NamedHome): PackWords => {
   const { pack, need, before, mends, each } = along;

@@ -1,10 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { Router } from '@angular/router';
 import { countOf } from '@enumeron/core/file/deck/countOf';
+import { readSetFile } from '@enumeron/core/file/perform/setFile';
 import { CarryIn } from '../../nouns/sets/carry-in';
 import { once } from '../../platform/once';
 import { readJson } from '../../platform/read-json';
-import { Scripts } from '../../platform/scripts';
 import { brought } from '../../ui/brought';
 import { SharedPage } from '../../ui/shared-page';
 import { titled } from '../../ui/titled';
@@ -42,12 +42,10 @@ import { titled } from '../../ui/titled';
 })
 export class SharedSet {
   private readonly router = inject(Router);
-  private readonly scripts = inject(Scripts);
   private readonly carrying = inject(CarryIn);
   protected readonly brought = brought('set', async (text) => {
     const json = await readJson(text, 'Ask for it again.');
     if (!json.ok) return json;
-    const { readSetFile } = await this.scripts.load(() => import('@enumeron/core/file/perform/setFile'));
     const outcome = readSetFile(json.value);
     return outcome.ok ? { ok: true, value: outcome.carried } : outcome;
   });

@@ -159,8 +159,8 @@ export class ProcedureList {
   });
 
   protected readonly remove = once('remove a procedure', async (row: ProcedureRow) => {
-    const used = await sayUsedIn(this.injector, ({ procedure }) => procedure === row.id);
     await this.store.remove(row);
+    const used = await sayUsedIn(this.injector, ({ procedure }) => procedure === row.id);
     await this.notices.offerUndo(`${row.procedure.name} is removed.${used}`, () =>
       this.undoing.undo('table'),
     );
