@@ -254,3 +254,20 @@ test('a procedure, an order and a routine that are removed say which sets use th
   await goTo(page, '/perform/sample-late-set');
   await expect(page.getByText('A routine that was removed')).toBeVisible();
 });
+
+test('what is ticked before one goes on stays while one looks elsewhere, and over a reload', async ({
+  enumeron,
+  page,
+}) => {
+  await enumeron.open('/perform/sample-late-set/before');
+  await page.getByRole('checkbox', { name: 'Phone silent' }).check();
+  await expect(page.getByText(/^11 of 12/)).toBeVisible();
+  await goTo(page, '/reckon');
+  await expect(page.getByRole('checkbox')).toHaveCount(0);
+  await goTo(page, '/perform/sample-late-set/before');
+  await expect(page.getByRole('checkbox', { name: 'Phone silent' })).toBeChecked();
+  await page.reload();
+  await expect(page.getByRole('checkbox', { name: 'Phone silent' })).toBeChecked();
+  await page.getByRole('button', { name: 'Begin anew' }).click();
+  await expect(page.getByText(/^12 of 12/)).toBeVisible();
+});

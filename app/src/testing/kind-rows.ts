@@ -1,20 +1,11 @@
 import fc from 'fast-check';
-import { shuffled, seededRng, numberOrder, Card } from '@enumeron/core/deck';
-import { makeName, nameProblem, typedName } from '@enumeron/core/formats';
+import { shuffled, seededRng } from '@enumeron/core/deck';
+import { typedName } from '@enumeron/core/formats';
+import { anyCards, anyId, anyName, anyTime } from './any';
+import { SET_ROWS } from './set-rows';
 import { Grade, replay, scheduleBy } from '@enumeron/core/learn';
 import { ALL_HANDLINGS } from '@enumeron/core/reckon';
 
-const anyCards: fc.Arbitrary<Card[]> = fc
-  .tuple(fc.integer(), fc.integer({ min: 1, max: 60 }))
-  .map(([seed, size]) =>
-    shuffled([...numberOrder(), 52, 53, 54, 60, 70, 80, 90, 100], seededRng(seed)).slice(0, size),
-  );
-const anyName = fc
-  .string({ unit: 'grapheme', minLength: 1, maxLength: 60 })
-  .filter((text) => nameProblem(text) === undefined)
-  .map(makeName);
-const anyId = fc.stringMatching(/^[\w-]{1,64}$/).filter((id) => id !== 'new');
-const anyTime = fc.integer({ min: 0, max: 4e12 });
 const anyPack = fc
   .tuple(
     anyId,
@@ -58,55 +49,6 @@ const anyMemory = fc
       answers.map(({ grade, wait }) => ({ grade, at: (at += wait) })),
     );
   });
-
-const anyNeed = fc.constantFrom<unknown>(
-  { kind: 'home', turns: 'any', known: true },
-  { kind: 'home', turns: [0, 7], fewer: 2 },
-  { kind: 'bank', cards: [4, 9], at: 'top', loose: true },
-  { kind: 'cards' },
-);
-const anyState = fc.constantFrom<unknown>(
-  {
-    ...{ lies: 'home', turn: { plus: { seen: ['first'] } }, out: [], extra: 0 },
-    packets: [
-      {
-        ...{ place: 1, count: { seen: [] }, most: 9, behind: 'unseen' },
-        ...{ reversed: true, faceUp: true, stays: false },
-      },
-    ],
-  },
-  {
-    ...{ lies: 'bank', bank: { cards: [4], at: 'face', loose: false }, extra: 1 },
-    out: [{ where: 'pocket', count: 1, most: 1, cards: [9] }],
-  },
-  { lies: 'lost', faceUp: true, out: [], extra: 0 },
-);
-const anyWords = fc.string({ maxLength: 80 });
-const anyRoutine = fc.record({
-  name: anyName,
-  minutes: fc.nat(180),
-  value: fc.integer({ min: 1, max: 9 }),
-  packs: fc.dictionary(
-    anyName.filter((name) => name !== '__proto__'),
-    fc.record(
-      {
-        packet: fc.constantFrom('pack', 'numbers'),
-        order: fc.record({ name: anyWords, cards: anyCards }),
-        loose: fc.constant(true),
-        needs: anyNeed,
-        leaves: fc.oneof(fc.constant('same'), fc.array(anyState, { minLength: 1, maxLength: 3 })),
-      },
-      { requiredKeys: [] },
-    ),
-    { maxKeys: 3 },
-  ),
-  ...{ props: anyWords, outs: anyWords, clearUp: anyWords, notes: anyWords },
-  says: fc.array(fc.record({ to: anyWords, words: anyWords }), { maxLength: 3 }),
-  setUp: fc.constantFrom('none', 'before', 'during', 'borrowed'),
-  ...{ clean: fc.boolean(), repeats: fc.boolean() },
-  cautions: fc.subarray(['can hurt', 'borrowed', 'touches a helper', 'fire', 'blades']),
-});
-const anyPairs = fc.array(fc.constantFrom(['a', 'b'], ['b', 'c']), { maxLength: 3 });
 
 /** A row of each kind as its makers make it. A kind that is not here fails the first test. */
 export const ROWS: Readonly<Record<string, fc.Arbitrary<unknown>>> = {
@@ -354,59 +296,7 @@ export const ROWS: Readonly<Record<string, fc.Arbitrary<unknown>>> = {
       { maxKeys: 5 },
     ),
   }),
-  routines: fc.record(
-    { id: anyId, routine: anyRoutine, procedure: anyId, at: anyTime, sample: fc.constant(true) },
-    { requiredKeys: ['id', 'routine', 'at'] },
-  ),
-  sets: fc.record(
-    {
-      id: anyId,
-      at: anyTime,
-      sample: fc.constant(true),
-      set: fc.record(
-        {
-          name: anyName,
-          order: fc.uniqueArray(anyId, { maxLength: 7 }),
-          spares: fc.dictionary(
-            anyName.filter((name) => name !== '__proto__'),
-            fc.nat(20),
-            { maxKeys: 3 },
-          ),
-          ...{ opener: anyId, closer: anyId, before: anyPairs, directly: anyPairs, apart: anyPairs },
-          ...{ must: fc.uniqueArray(anyId, { maxLength: 3 }), choose: fc.boolean() },
-          minutes: fc.integer({ min: 1, max: 600 }),
-          interval: fc.integer({ min: 1, max: 16 }),
-          intervalMinutes: fc.nat(180),
-        },
-        { requiredKeys: ['name', 'order', 'spares', 'before', 'directly', 'apart', 'must', 'choose'] },
-      ),
-    },
-    { requiredKeys: ['id', 'set', 'at'] },
-  ),
-  'worked out': fc.record({
-    id: fc.constant('worked-out'),
-    packs: fc.dictionary(
-      anyId.filter((id) => id !== '__proto__'),
-      fc.record(
-        {
-          stamp: fc.stringMatching(/^[a-z0-9-]{1,30}$/),
-          found: fc.record(
-            {
-              needs: anyNeed,
-              home: anyCards,
-              endings: fc.array(fc.record({ state: anyState, cases: fc.nat(), outs: fc.nat() }), {
-                maxLength: 3,
-              }),
-              ...{ failed: fc.nat(), complete: fc.boolean(), why: fc.array(anyWords, { maxLength: 3 }) },
-            },
-            { requiredKeys: ['needs', 'endings', 'failed', 'complete', 'why'] },
-          ),
-        },
-        { requiredKeys: ['stamp'] },
-      ),
-      { maxKeys: 3 },
-    ),
-  }),
+  ...SET_ROWS,
   lately: fc.record({
     id: fc.constant('lately'),
     ways: fc.array(fc.stringMatching(/^[a-z-]{0,20}$/), { maxLength: 20 }),

@@ -72,7 +72,7 @@ const sayCut = (turn: Told<number> | Plus, home: NamedHome): string => {
   if (turn === 'unseen') return 'cut, nobody saw where';
   if (typeof turn === 'number') return sayTurn(turn, home);
   if (isSeen(turn))
-    return turn.seen.length === 0 ? 'cut where you saw' : `cut where you know ${by(turn.seen)}`;
+    return turn.seen.length === 0 ? 'cut where you saw' : `cut, which you know ${by(turn.seen)}`;
   const { plus } = turn;
   if (plus === 0) return 'cut as it was';
   return typeof plus === 'number'
@@ -87,12 +87,13 @@ const sayCount = (count: Told<number>, most: number): string =>
 const knownBy = (told: unknown): string =>
   isSeen(told) && told.seen.length > 0 ? ` (known ${by(told.seen)})` : '';
 
-const sayBehind = (behind: Told<number>, { cards, isUnknown }: NamedHome): string =>
-  typeof behind === 'number' && !isUnknown
+const sayBehind = (behind: Told<number>, { cards, isUnknown }: NamedHome): string => {
+  if (behind === 'unseen') return 'nobody saw where';
+  if (isSeen(behind) && behind.seen.length > 0) return `below a card that you know ${by(behind.seen)}`;
+  return typeof behind === 'number' && !isUnknown
     ? `below ${showCard(cards[mod(behind - 1, cards.length)])}`
-    : isSeen(behind) || typeof behind === 'number'
-      ? `below a card that you know${typeof behind === 'number' ? '' : ` ${by(behind.seen)}`}`
-      : 'nobody saw where';
+    : 'below a card that you saw';
+};
 
 const sayStray = ({ count, most, faceUp, reversed, stays, behind }: Stray, home: NamedHome): string => {
   const one = most === 1;

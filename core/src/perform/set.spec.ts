@@ -21,7 +21,7 @@ import { OrderWish } from './orderWish';
 import { resetPlan } from './reset';
 import { newRoutine, newSet, ROUTINE, SET_LIST, withoutRoutine } from './routine';
 import { bestRunningOrder } from './runningOrder';
-import { NamedHome, sayMend, sayNeed, sayState, whyNoMend } from './say';
+import { NamedHome, sayMend, sayNeed, sayState, UNKNOWN_HOME, whyNoMend } from './say';
 import { LyingCard, PackState } from './state';
 import { NEED, STATE } from './stateShape';
 import { packsIn, WORKED_OUT } from './workedOut';
@@ -380,6 +380,29 @@ test('what a routine would cost behind each other is what an order of the two co
       ]);
     }
   }
+});
+
+test('in a pack of no known order a bank is found, never cut to', () => {
+  const bank = (name: string): PackNeed => ({ kind: 'bank', cards: [card(name)], at: 'top', loose: false });
+  const wish: OrderWish = {
+    packs: { red: { home: UNKNOWN_HOME.cards } },
+    routines: ['4S', 'KD'].map((name) => ({
+      ...{ id: name, minutes: 5 },
+      packs: { red: { needs: bank(name), leaves: 'same' } },
+    })),
+  };
+  const run = runAsTheyStand(wish);
+  if (!run.ok) throw new Error('no order');
+  expect(run.running).toMatchObject({ outOfSight: 1, seconds: 13 });
+  const [red] = along(wish, run.running)[1].packs;
+  expect(red.each[0].parts).toEqual([{ act: 'find bank', cards: 1 }]);
+  // Its stand-ins are not named.
+  expect(sayState(home({ turn: 13, packets: [STRAY] }), UNKNOWN_HOME)).toBe(
+    'cut at 13; 12 cards face up, which belong below a card that you saw',
+  );
+  expect(sayMend([{ act: 'cut' }], home({}), { kind: 'home', turns: [0] }, UNKNOWN_HOME)).toEqual([
+    'Cut it to begin from the top',
+  ]);
 });
 
 test('from here: what an order of one more routine costs, the cheapest first', () => {

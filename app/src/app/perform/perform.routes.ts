@@ -2,6 +2,7 @@ import { Routes } from '@angular/router';
 import { RoutinesStore } from '../nouns/sets/routines.store';
 import { SetsStore } from '../nouns/sets/sets.store';
 import { pageRoutes } from '../room';
+import { Ticks } from './before/ticks';
 import { Facts } from './facts';
 import { PerformRoom } from './perform-room';
 import { PERFORM } from './room';
@@ -11,7 +12,7 @@ export const PERFORM_ROUTES: Routes = [
   {
     path: '',
     component: PerformRoom,
-    providers: [RoutinesStore, SetsStore, Facts],
+    providers: [RoutinesStore, SetsStore, Facts, Ticks],
     children: pageRoutes(PERFORM, { '': { component: SetsPage } }),
   },
 ];

@@ -5,7 +5,6 @@ import {
   effect,
   inject,
   input,
-  signal,
   untracked,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
@@ -14,10 +13,10 @@ import { CAUTIONS } from '@enumeron/core/file/perform/routine';
 import { laidFor } from '@enumeron/core/file/perform/need';
 import { sayNeed, sayState } from '@enumeron/core/file/perform/say';
 import { countOf } from '@enumeron/core/file/deck/countOf';
-import { fieldsOf, overReload } from '../../platform/over-reload';
 import { CardText } from '../../ui/card-text';
 import { titled } from '../../ui/titled';
 import { SetDesk } from '../sets/set-desk';
+import { Ticks } from './ticks';
 
 /** One thing to look at before one goes on. */
 interface Item {
@@ -63,12 +62,7 @@ interface Part {
         }
         <p class="ways">
           <button mat-flat-button type="button" (click)="print()">Lay out the dressing table on paper</button>
-          <button
-            mat-stroked-button
-            type="button"
-            [disabled]="ticked().size === 0"
-            (click)="ticked.set(none)"
-          >
+          <button mat-stroked-button type="button" [disabled]="ticked().size === 0" (click)="beginAnew()">
             Begin anew
           </button>
         </p>
@@ -131,13 +125,10 @@ interface Part {
 })
 export class BeforePage {
   protected readonly desk = inject(SetDesk);
-  private readonly kept = fieldsOf(
-    overReload('before you go on', () => ({ set: this.desk.id(), ticked: [...this.ticked()] })),
-  );
+  private readonly ticks = inject(Ticks);
 
   readonly id = input.required<string>();
-  protected readonly none: ReadonlySet<string> = new Set();
-  protected readonly ticked = signal<ReadonlySet<string>>(this.none);
+  protected readonly ticked = computed(() => this.ticks.of(this.id()));
 
   protected readonly says = computed(() => {
     const { length } = this.desk.lines();
@@ -166,11 +157,7 @@ export class BeforePage {
     });
     effect(() => {
       const id = this.id();
-      untracked(() => {
-        this.desk.id.set(id);
-        const { set, ticked } = this.kept;
-        if (set === id && Array.isArray(ticked)) this.ticked.set(new Set(ticked.filter(isText)));
-      });
+      untracked(() => this.desk.id.set(id));
     });
   }
 
@@ -228,19 +215,17 @@ export class BeforePage {
   }
 
   protected tick(id: string): void {
-    this.ticked.update((ticked) => {
-      const others = new Set(ticked);
-      if (!others.delete(id)) others.add(id);
-      return others;
-    });
+    this.ticks.toggle(this.id(), id);
+  }
+
+  protected beginAnew(): void {
+    this.ticks.clear(this.id());
   }
 
   protected print(): void {
     window.print();
   }
 }
-
-const isText = (value: unknown): value is string => typeof value === 'string';
 
 const YOU: readonly Item[] = [
   { id: 'phone', says: 'Phone silent' },

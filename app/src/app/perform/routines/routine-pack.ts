@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { formatCard, parseOrder } from '@enumeron/core/deck';
+import { Card, formatCard, numberOrder, parseOrder } from '@enumeron/core/deck';
 import { countOf } from '@enumeron/core/file/deck/countOf';
 import {
   DECLARED,
@@ -148,10 +148,16 @@ export class RoutinePackForm {
       any: { kind: 'home', turns: 'any', ...more },
       known: { kind: 'home', turns: 'any', known: true, ...more },
       'cut at': { kind: 'home', turns: [1], ...more },
-      bank: { kind: 'bank', cards: this.facts().home.cards.slice(0, 1), at: 'top', loose: false, ...more },
+      bank: { kind: 'bank', cards: [this.firstCard()], at: 'top', loose: false, ...more },
       cards: { kind: 'cards', ...more },
     };
     this.change({ needs: made[need] });
+  }
+
+  /** A card to begin a bank with. */
+  private firstCard(): Card {
+    const { cards, isUnknown } = this.facts().home;
+    return isUnknown ? numberOrder()[0] : cards[0];
   }
 
   private cutsIn(text: string): number[] {
