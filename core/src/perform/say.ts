@@ -50,7 +50,7 @@ const fewerOf = (fewer = 0): string => (fewer === 0 ? '' : `; ${countOf(fewer, '
 /** What a routine needs of a pack, without a full stop: `Tidemark from the top`. */
 export const sayNeed = (need: PackNeed, home: NamedHome): string => {
   const fewer = fewerOf(need.fewer);
-  if (need.kind === 'cards') return `all its cards, in any order${fewer}`;
+  if (need.kind === 'cards') return `all its cards, face down${fewer}`;
   if (need.kind === 'bank') {
     const { cards, at, loose } = need;
     const end = at === 'top' ? 'on top' : 'at the face';

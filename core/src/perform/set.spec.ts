@@ -45,7 +45,7 @@ test.each<readonly [PackNeed, string]>([
     { kind: 'bank', cards: [0, 1, 2, 3, 4], at: 'face', loose: true },
     '5 cards (A♣ to 5♣) at the face, in any sequence',
   ],
-  [{ kind: 'cards' }, 'all its cards, in any order'],
+  [{ kind: 'cards' }, 'all its cards, face down'],
 ])('what a routine needs is said: %j', (need, says) => {
   expect(sayNeed(need, HOME)).toBe(says);
   expect(NEED(need, {})).toBeUndefined();

@@ -15,6 +15,7 @@ import { sayNeed, sayState } from '@enumeron/core/file/perform/say';
 import { countOf } from '@enumeron/core/file/deck/countOf';
 import { CardText } from '../../ui/card-text';
 import { titled } from '../../ui/titled';
+import { Facts } from '../facts';
 import { SetDesk } from '../sets/set-desk';
 import { Ticks } from './ticks';
 
@@ -125,6 +126,7 @@ interface Part {
 })
 export class BeforePage {
   protected readonly desk = inject(SetDesk);
+  private readonly facts = inject(Facts);
   private readonly ticks = inject(Ticks);
 
   readonly id = input.required<string>();
@@ -161,28 +163,24 @@ export class BeforePage {
     });
   }
 
-  /** Each pack, laid as the first routine that uses it needs it, and its spares. */
+  /** Each pack, laid as the first routine that uses it needs it, as its procedure says; and its spares. */
   private packs(): readonly Item[] {
-    return this.desk.packs().flatMap(({ name, home, hasHome, spares }) => {
+    return this.desk.packs().flatMap(({ name, home, spares }) => {
       const first = this.desk.lines().find(({ facts }) => facts.some(({ pack }) => pack === name));
       const need = first?.facts.find(({ pack }) => pack === name)?.needs;
-      const says = !need
-        ? name
-        : need.kind === 'home'
-          ? `${name}: ${home.name} ${sayState(laidFor(need, home.cards), home)}`
-          : `${name}: ${sayNeed(need, home)}`;
+      // An order says all; a bank, or cards laid as only the procedure says, do not.
+      const setUp =
+        need?.kind === 'home' ? undefined : this.facts.procedure(first?.row?.procedure)?.['set-up'];
+      const lies =
+        need?.kind === 'home'
+          ? `${home.name} ${sayState(laidFor(need, home.cards), home)}`
+          : need && sayNeed(need, home);
       const item: Item = {
-        ...{ id: `pack ${name}`, says: says.trim() },
-        ...(first && {
-          note: `for ${first.name}${hasHome ? '; look at the top, the middle and the face' : ''}`,
-        }),
+        ...{ id: `pack ${name}`, says: lies === undefined ? name : `${name}: ${lies}` },
+        ...(first && { note: `for ${first.name}${setUp ? `. ${setUp}` : ''}` }),
       };
-      return spares === 0
-        ? [item]
-        : [
-            item,
-            { id: `spares ${name}`, says: `${countOf(spares, 'spare pack')} of ${name}, laid the same` },
-          ];
+      const ready = `${countOf(spares, 'spare pack')} of ${name}, laid the same`;
+      return spares === 0 ? [item] : [item, { id: `spares ${name}`, says: ready }];
     });
   }
 

@@ -25,7 +25,7 @@ import { numberProblem } from '../number-problem';
 
 const NEED_WORDS: Readonly<Record<Needed, string>> = {
   ...{ top: 'from the top', any: 'cut anywhere', known: 'cut where I know', 'cut at': 'cut at …' },
-  ...{ bank: 'a bank', cards: 'its cards only' },
+  ...{ bank: 'a bank', cards: 'all its cards' },
 };
 const LIE_WORDS: Readonly<Record<Lie, string>> = {
   ...{ top: 'from the top', 'as it was': 'cut as it was', seen: 'cut where I saw', unseen: 'cut, not seen' },
