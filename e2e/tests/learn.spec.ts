@@ -103,7 +103,7 @@ test('a way of Reckon is practised from there', async ({ page, enumeron }) => {
     .first()
     .click();
   await page.getByRole('link', { name: 'Practise this' }).click();
-  await expect(page.locator('.prompt')).toContainText('make a third card');
+  await expect(page.locator('.prompt')).toContainText('make a card');
 });
 
 test('the spoken drill speaks with a voice of the device, and pauses', async ({ page, enumeron }) => {

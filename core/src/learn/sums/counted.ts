@@ -80,7 +80,7 @@ export const PACKET_CARD: SumKind = {
 
 export const COUNT_DOWN_PLACE: SumKind = {
   name: 'count down a bank',
-  asks: 'The selection lies below the bank, and {shown} is at the face: where is the selection?',
+  asks: 'The selection lies below the bank, {shown} at the face: where is the selection?',
   answer: 'number',
   way: 'count-down',
   ranges: fixedBank,
@@ -159,7 +159,7 @@ const WAYS: readonly ComposedWay[] = ['rank then suit', 'suit then rank'];
 
 export const COMPOSED: SumKind = {
   name: 'card made of two',
-  asks: '{shown} make a third card ({given}): how far down the rest does it lie?',
+  asks: '{shown} make a card ({given}): how deep below?',
   answer: 'number',
   way: 'composed-card',
   ranges: withRanges(wholePack, () => [0, 1]),
@@ -174,7 +174,7 @@ export const COMPOSED: SumKind = {
       const deep = home.length + 1 - named.place;
       return {
         shown,
-        given: `${way}, counted from the face`,
+        given: `${way.split(' ')[0]} first, from the face`,
         truth: saidNumber(named.place),
         lines: [
           start(home.length + 1, 'one more than the pack'),
@@ -185,7 +185,7 @@ export const COMPOSED: SumKind = {
     }
     return {
       shown,
-      given: `${way}, counted from the top`,
+      given: `${way.split(' ')[0]} first, from the top`,
       truth: saidNumber(named.place),
       lines: composedSum(home, now[named.place + 1], stackNumber - 1, `${card}’s stack number`),
     };

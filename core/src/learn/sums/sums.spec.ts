@@ -10,7 +10,7 @@ import { PATTERNS } from '../../reckon/patterns/patterns';
 import { handlings } from '../../reckon/handling';
 import { Answer, showSaid } from '../said';
 import { kindsFor, SUM_KINDS, sumKind } from './kinds';
-import { drawSum, hardOf, Inputs, LEVELS, Sum, SumPack } from './sum';
+import { askSum, drawSum, hardOf, Inputs, LEVELS, Sum, SumPack } from './sum';
 
 const numberOf = (said: Answer): number =>
   said.kind === 'number' ? said.number : said.kind === 'off' ? said.off : NaN;
@@ -216,6 +216,17 @@ test.each(SUM_KINDS)('$name: the truth is what the cards do, and what Reckon say
         }
       }
   expect(asked).toBeGreaterThan(40);
+});
+
+/** How many words a screen reader speaks of a question: a card is three of them. */
+const wordsHeard = (question: string): number => question.replaceAll(/[♣♦♥♠]/g, ' of suit').split(' ').length;
+
+test.each(SUM_KINDS)('$name is asked in fewer words than a screen reader has breath for', (kind) => {
+  const rng = seededRng(8);
+  for (const pack of packs(rng)) {
+    const drawn = drawSum(kind, pack, 0, rng);
+    if (drawn) expect(wordsHeard(askSum(kind, drawn.sum))).toBeLessThanOrEqual(18);
+  }
 });
 
 test('a kind is asked only where it can be: without a bank none of a bank, of two cards none at all', () => {

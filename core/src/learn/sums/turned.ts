@@ -71,7 +71,7 @@ export const CARD_TO_FACE: SumKind = {
 
 export const HOW_FAR_OFF: SumKind = {
   name: 'how far off',
-  asks: '{given}, and {shown} is wanted: how far off is it, too high (−) or too deep?',
+  asks: '{given}, {shown} wanted: how far off is it?',
   answer: 'off',
   way: '',
   ranges: withRanges(wholePack, wholePack, wholePack),
