@@ -1,5 +1,6 @@
 import { Card, isCard } from '../deck/card';
 import { Machine } from '../procedure/machine';
+import { MOST_CARDS } from '../procedure/packets';
 import { LyingCard } from './state';
 
 /** What lies where at the end of a world of a procedure. */
@@ -36,11 +37,11 @@ export const sightsOf = ({ program, values }: Machine): readonly number[] =>
 
 /** What lies where, as a text: equal where all packets have the same cards the same way up. */
 export const lieOf = ({ program, table }: Machine): string => {
-  const codes: number[] = [];
+  const codes = new Uint8Array(program.packets.length * (MOST_CARDS + 1));
+  let end = 0;
   for (let packet = 0; packet < program.packets.length; packet++) {
-    for (let place = 1; place <= table.sizes[packet]; place++)
-      codes.push((table.cardAt(packet, place) + 1) * 2 + (table.isFaceUp(packet, place) ? 1 : 0));
-    codes.push(0xffff);
+    codes[end] = table.sizes[packet];
+    end += 1 + table.write(packet, codes, end + 1);
   }
-  return String.fromCharCode(...codes);
+  return String.fromCharCode(...codes.subarray(0, end));
 };

@@ -23,13 +23,17 @@ const nextOf = ({ kind, to, ways }: Instruction, at: number): readonly number[] 
  * @param all whether what the performer sees is kept to the end.
  */
 export const liveValues = (program: Program, all: boolean): readonly Int32Array[] => {
-  const found = (all ? undefined : KNOWN.get(program)) ?? findLive(program, all);
-  if (!all) KNOWN.set(program, found);
+  const known = all ? KNOWN_ALL : KNOWN;
+  const found = known.get(program.reads) ?? findLive(program, all);
+  known.set(program.reads, found);
   return found;
 };
 
-/** What was found of a program that is run again. */
-const KNOWN = new WeakMap<Program, readonly Int32Array[]>();
+/** What was found of a program that is run again, by what its instructions read: that is its own. */
+const [KNOWN, KNOWN_ALL] = [
+  new WeakMap<Program['reads'], readonly Int32Array[]>(),
+  new WeakMap<Program['reads'], readonly Int32Array[]>(),
+];
 
 const findLive = (
   { code, reads, gives, claims, sights, rounds, values }: Program,

@@ -337,7 +337,7 @@ export class Machine extends Stepping implements Host {
       this.failures.push({ choices: this.choices, at: path, why: WHY[how as keyof typeof WHY] });
       if (this.program.pools > 0) this.failedChoices.push(this.made.map(({ at }) => at));
     }
-    if (field !== LEFT_AT) this.way.ended?.(this, FIELD_NAMES[field]);
+    if (field !== LEFT_AT) this.way.ended?.(this, FIELD_NAMES[field], path);
   }
 
   goOn(): number {

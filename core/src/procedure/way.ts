@@ -48,8 +48,11 @@ export interface Way {
   readonly open?: readonly ReadonlySet<string>[];
   /** Is shown every world that ends well; worlds that are alike are not taken together then. */
   readonly visit?: (machine: Machine) => void;
-  /** Is told how every world, or case where something is mixed, ended that was not left out; worlds that are alike are not taken together then. */
-  readonly ended?: (machine: Machine, how: 'held' | 'outs' | 'failed') => void;
+  /**
+   * Is told how every world, or case where something is mixed, ended that was not left out, and at which step; worlds that are
+   * alike are not taken together then.
+   */
+  readonly ended?: (machine: Machine, how: 'held' | 'outs' | 'failed', path: string) => void;
   /** Is told what is claimed to be known, and under which sights. */
   readonly looked?: (machine: Machine, claim: number, sights: string, value: number) => void;
   /** Ends when so many worlds have ended well. */

@@ -91,7 +91,7 @@ const fieldOf = (
 };
 
 /** The parts of an expression that is a sum, perhaps counted round, with their signs; itself where it is none. */
-const termsOf = (value: Expression): readonly { value: Expression; sign: 1 | -1 }[] => {
+export const termsOf = (value: Expression): readonly { value: Expression; sign: 1 | -1 }[] => {
   const round = typeof value === 'object' ? (value['around'] ?? value['remainder']) : undefined;
   return partsOf(Array.isArray(round) ? (round[0] as Expression) : value);
 };

@@ -1,0 +1,312 @@
+import { NONE } from '../../procedure/form';
+import { UNSET } from '../../procedure/program';
+import { byOf, Step } from '../../procedure/procedure';
+import { namesRead } from '../../procedure/walk';
+import { pathOf, stepAt } from '../../rehearse/editSteps';
+import { saidTo } from '../../rehearse/says';
+import { sayCard } from '../../rehearse/sayCard';
+import { sayExpression, sayStep, stepSentence } from '../../rehearse/sentence';
+import { titled } from '../../rehearse/watched';
+import { END, Fit, Fits, Followed, Moment, Waits } from './fits';
+
+/** What is asked for on a page. */
+export type Ask =
+  | { readonly kind: 'card' }
+  | { readonly kind: 'rank' }
+  | { readonly kind: 'number'; readonly from: number; readonly to: number }
+  | {
+      readonly kind: 'option';
+      readonly options: readonly string[];
+      /** What stands for the first of them. */
+      readonly from: 0 | 1;
+    };
+
+/** One step of a routine, as it is shown while it is performed. */
+export interface StepPage {
+  readonly kind: 'step';
+  /** The step as it is written. */
+  readonly path: string;
+  /** What is seen or chosen at it is called so; empty where nothing is. */
+  readonly name: string;
+  /** What is said, to the audience. */
+  readonly says: readonly string[];
+  /** What is done, or what has been worked out: the largest thing on the page. */
+  readonly does: string;
+  /** The sums behind it: `20 − 3 = 17`. */
+  readonly sums: readonly string[];
+  readonly caution: string | undefined;
+  readonly note: string | undefined;
+  readonly ask: Ask | undefined;
+  /** What must be seen here, where all that fits shows the same. */
+  readonly shows: { readonly value: number; readonly says: string } | undefined;
+  /** How all lies behind it, where that is the same in all that fits. */
+  readonly moment: Moment | undefined;
+}
+
+/** Where it is open at which step they are. */
+export interface WhichPage {
+  readonly kind: 'which';
+  readonly options: readonly { readonly at: string; readonly words: string }[];
+}
+
+/** The end of the steps. */
+export interface EndPage {
+  readonly kind: 'end';
+  readonly how: 'held' | 'outs' | 'failed';
+  /** What must be so now, or what the out is, or what is not so. */
+  readonly words: readonly string[];
+}
+
+/** What was told fits nothing that they can have done. */
+export interface NothingPage {
+  readonly kind: 'nothing';
+}
+
+export type RunPage = StepPage | WhichPage | EndPage | NothingPage;
+
+/** Steps that are no page of their own: they ask, prove and branch. */
+const SILENT: ReadonlySet<Step['do']> = new Set(['if', 'repeat', 'require', 'claim', 'claim known', 'out']);
+
+const sayValue = (followed: Followed, name: string, value: number): string =>
+  followed.kinds.get(name) === 'card' ? sayCard(value) : value.toString();
+
+const minus = (value: number): string => (value < 0 ? `− ${(-value).toString()}` : `+ ${value.toString()}`);
+
+/** A sum in one line; empty where what is worked out is none. */
+export const sayAmounts = (amounts: readonly number[], total: number): string => {
+  if (amounts.length < 2) return '';
+  const [first, ...others] = amounts;
+  const round = total - amounts.reduce((sum, amount) => sum + amount, 0);
+  const parts = [...others, ...(round === 0 ? [] : [round])].map(minus);
+  return `${first < 0 ? `−${(-first).toString()}` : first.toString()} ${parts.join(' ')} = ${total.toString()}`;
+};
+
+/** Makes the pages of a procedure, in the words of an audience. */
+export class Pages {
+  constructor(
+    private readonly followed: Followed,
+    private readonly audience: string | undefined,
+  ) {}
+
+  private stepAt(path: string): Step | undefined {
+    return stepAt(this.followed.own.steps, pathOf(path));
+  }
+
+  private valueOf(moment: Moment, name: string): number | undefined {
+    const value = moment.values[this.followed.program.names.indexOf(name)] as number | undefined;
+    return value === UNSET || value === NONE ? undefined : value;
+  }
+
+  /** What a step says: its amounts in numbers where the performer knows them. */
+  private sentence(step: Step, path: string, moment: Moment | undefined): string {
+    const amounts = this.followed.amounts.get(path);
+    const words = stepSentence(step)
+      .map((part) => {
+        if (!('field' in part)) return part.text;
+        const amount = amounts?.get(part.field);
+        const value = amount && moment && this.valueOf(moment, amount.kept);
+        if (amount && value !== undefined) return amount.kind === 'card' ? sayCard(value) : value.toString();
+        const isHidden =
+          !amount && part.field === 'count' && byOf(step) === 'helper' && !/^\d+$/.test(part.text);
+        return isHidden ? 'some' : part.text;
+      })
+      .join('')
+      .replace(/\b1 cards\b/, '1 card');
+    const by = byOf(step);
+    return titled(by === 'helper' ? `they ${words}` : by === 'all' ? `all ${words}` : words);
+  }
+
+  private sumOf(path: string, step: Step, moment: Moment): string {
+    const terms = this.followed.terms.get(path) ?? [];
+    const total = 'name' in step ? this.valueOf(moment, step.name) : undefined;
+    const amounts = terms.map(({ kept, sign }) => sign * (this.valueOf(moment, kept) ?? 0));
+    return total === undefined ? '' : sayAmounts(amounts, total);
+  }
+
+  private page(path: string, step: Step, more: Partial<StepPage>): StepPage {
+    return {
+      ...{
+        kind: 'step',
+        path,
+        name: 'name' in step ? step.name : '',
+        sums: [],
+        does: '',
+        ask: undefined,
+        shows: undefined,
+      },
+      ...{ moment: undefined, caution: step.caution, note: step.note },
+      says: this.saidAt(step),
+      ...more,
+    };
+  }
+
+  private saidAt(step: Step): readonly string[] {
+    const said = saidTo(step.says, this.audience);
+    return said === undefined ? [] : [said];
+  }
+
+  /** What was done since the last answer, a step a page; and the claims that were met at its end. */
+  private stretch(moments: readonly Moment[]): { pages: StepPage[]; claims: string[] } {
+    const pages: StepPage[] = [];
+    let claims: string[] = [];
+    let says: readonly string[] = [];
+    let worked: { path: string; step: Step & { name: string }; moment: Moment }[] = [];
+    const flush = (): void => {
+      const last = worked.at(-1);
+      if (!last) return;
+      const { path, step, moment } = last;
+      const value = this.valueOf(moment, step.name) ?? 0;
+      pages.push(
+        this.page(path, step, {
+          does: `${titled(step.name)}: ${sayValue(this.followed, step.name, value)}`,
+          sums: worked.map((each) => this.sumOf(each.path, each.step, each.moment)).filter(Boolean),
+          moment,
+        }),
+      );
+      worked = [];
+    };
+    for (const moment of moments) {
+      const { path, isDone, isCertain } = moment;
+      const step = this.stepAt(path);
+      // What only some may do, who chose in secret, is theirs alone.
+      if (!step || !isDone) continue;
+      if (step.do === 'claim' && step.words !== undefined) claims = [...claims, step.words];
+      if (SILENT.has(step.do)) continue;
+      if (step.do === 'work out') {
+        if (byOf(step) !== 'helper') worked = [...worked, { path, step, moment }];
+        continue;
+      }
+      const mine = byOf(step) !== 'helper';
+      // What they choose in secret shows in what they do next.
+      if (step.do === 'choose') {
+        flush();
+        says = [...says, ...this.saidAt(step)];
+        continue;
+      }
+      if (step.do === 'choose one') {
+        flush();
+        const ways = step.of.map(({ words }) => words).join(', or ');
+        pages.push(
+          this.page(path, step, { does: `They choose: ${ways}`, says: [...says, ...this.saidAt(step)] }),
+        );
+        [says, claims] = [[], []];
+        continue;
+      }
+      const isUsed =
+        mine && worked.some(({ step: { name } }) => namesRead(Object.values(step)).includes(name));
+      if (!isUsed) flush();
+      pages.push(
+        this.page(path, step, {
+          does: step.do === 'see' ? this.lookAt(step) : this.sentence(step, path, moment),
+          says: [...says, ...this.saidAt(step)],
+          sums: worked.map((each) => this.sumOf(each.path, each.step, each.moment)).filter(Boolean),
+          moment: isCertain ? moment : undefined,
+        }),
+      );
+      [worked, says, claims] = [[], [], []];
+    }
+    flush();
+    // A choice in secret that nothing followed.
+    if (says.length > 0) {
+      const path = moments[moments.length - 1].path;
+      const step = this.stepAt(path);
+      if (step) pages.push(this.page(path, step, { does: 'They choose', says }));
+    }
+    return { pages, claims };
+  }
+
+  private lookAt(step: Step): string {
+    const what = step.do === 'see' ? sayExpression(step.what) : '';
+    return byOf(step) === 'helper'
+      ? `They look at ${what}`
+      : byOf(step) === 'all'
+        ? `All see ${what}`
+        : `See ${what}`;
+  }
+
+  private askOf(step: Step, waits: readonly Waits[]): Ask {
+    if (step.do === 'choose one')
+      return { kind: 'option', options: step.of.map(({ words }) => words), from: 1 };
+    if ('name' in step && this.followed.kinds.get(step.name) === 'card') return { kind: 'card' };
+    if (step.do === 'see' && typeof step.what === 'object') {
+      if ('rank of' in step.what) return { kind: 'rank' };
+      if ('whether' in step.what) return { kind: 'option', options: ['no', 'yes'], from: 0 };
+    }
+    const choices = waits.flatMap((each) => (each.kind === 'choose' ? [each] : []));
+    if (choices.length === 0) return { kind: 'number', from: 0, to: 108 };
+    return {
+      kind: 'number',
+      from: Math.min(...choices.map(({ from }) => from)),
+      to: Math.max(...choices.map(({ to }) => to)),
+    };
+  }
+
+  private eventPage(path: string, step: Step, { fits, isWhole }: Fits): StepPage {
+    const waits = fits.map((fit) => fit.waits);
+    const ask = this.askOf(step, waits);
+    const values = new Set(waits.map((each) => (each.kind === 'see' ? each.value : NaN)));
+    const [value] = values;
+    const isSure = isWhole && values.size === 1 && !Number.isNaN(value);
+    const name = 'name' in step ? step.name : '';
+    const range = ask.kind === 'number' && step.do === 'choose';
+    const mine = byOf(step) !== 'helper';
+    return this.page(path, step, {
+      ask,
+      does:
+        step.do === 'see'
+          ? this.lookAt(step)
+          : `${mine ? 'Choose' : 'They choose'}: ${name}${range ? `, ${ask.from.toString()} to ${ask.to.toString()}` : ''}`,
+      shows: isSure ? { value, says: this.saySight(ask, name, value) } : undefined,
+    });
+  }
+
+  private saySight(ask: Ask, name: string, value: number): string {
+    return ask.kind === 'option'
+      ? (ask.options[value - ask.from] ?? '')
+      : sayValue(this.followed, name, value);
+  }
+
+  private endPage({ waits }: Fit, claims: readonly string[]): EndPage {
+    const end = waits as Extract<Waits, { kind: 'end' }>;
+    const step = this.stepAt(end.path);
+    const words =
+      end.how === 'held'
+        ? claims
+        : step === undefined
+          ? []
+          : [
+              step.do === 'out'
+                ? step.words
+                : 'words' in step && step.words !== undefined
+                  ? step.words
+                  : sayStep(step),
+            ];
+    return { kind: 'end', how: end.how, words };
+  }
+
+  /** The pages from the last answer to the next, or to the end; one at least. */
+  of(found: Fits): readonly RunPage[] {
+    const { fits, moments } = found;
+    if (fits.length === 0) return [{ kind: 'nothing' }];
+    const { pages, claims } = this.stretch(moments);
+    const where = new Map(fits.map((fit) => [fit.waits.kind === 'end' ? END : fit.waits.path, fit]));
+    if (where.size > 1)
+      return [
+        ...pages,
+        {
+          kind: 'which',
+          options: [...where].map(([at]) => {
+            const step = this.stepAt(at);
+            return { at, words: step ? this.whichWords(step) : 'It has come to its end' };
+          }),
+        },
+      ];
+    const [[at, fit]] = where;
+    const step = this.stepAt(at);
+    return [...pages, at === END || !step ? this.endPage(fit, claims) : this.eventPage(at, step, found)];
+  }
+
+  private whichWords(step: Step): string {
+    return step.do === 'see' ? this.lookAt(step) : titled(sayStep(step));
+  }
+}
