@@ -57,20 +57,20 @@ export interface Routine {
 export const LONGEST = { name: 80, text: 4000, minutes: 180 } as const;
 const [MOST_PACKS, MOST_SAYS] = [6, 8];
 
-const text =
+export const text =
   (most: number): Part =>
   (value) =>
     typeof value === 'string' && value.length <= most
       ? undefined
       : shouldBe(value, `a text of up to ${most} letters`);
 
-const NAME: Part = (value) => {
+export const NAME: Part = (value) => {
   const read = parseName(value);
   return read.ok ? undefined : read.problems[0];
 };
 
 /** Values by names; each must be right. */
-const byName =
+export const byName =
   (inner: Part, most: number): Part =>
   (value, fields) => {
     if (typeof value !== 'object' || value === null || Array.isArray(value))
@@ -142,7 +142,7 @@ export interface SetList {
 export const MOST_IN_SET = 16;
 const MOST_PAIRS = 100;
 
-const ID: Part = (value) =>
+export const ID: Part = (value) =>
   typeof value === 'string' && value !== '' && value.length <= 100
     ? undefined
     : shouldBe(value, 'the id of a routine');

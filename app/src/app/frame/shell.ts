@@ -36,6 +36,7 @@ import { ShortcutKeys } from './shortcuts';
 import { Theme } from './theme';
 import { Tools } from './tools';
 import { Welcome } from './welcome';
+import { WholeScreen } from '../platform/whole-screen';
 import { MissingPart } from '../ui/missing-part';
 
 /** The frame about every room: ask line, rail, rooms, undo and redo. */
@@ -55,6 +56,7 @@ import { MissingPart } from '../ui/missing-part';
     Welcome,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { '[class.whole]': 'whole()' },
   templateUrl: './shell.html',
   styleUrl: './shell.scss',
 })
@@ -71,6 +73,7 @@ export class Shell {
   protected readonly pack = inject(PackStore);
   protected readonly preview = inject(RailPreview).preview;
   protected readonly rooms = ROOMS;
+  protected readonly whole = inject(WholeScreen).isTaken;
   private readonly url = toSignal(
     this.router.events.pipe(
       filter((event) => event instanceof NavigationEnd),

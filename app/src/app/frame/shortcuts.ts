@@ -1,6 +1,7 @@
 import { DOCUMENT, inject, Injectable } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { filter, fromEvent } from 'rxjs';
+import { WholeScreen } from '../platform/whole-screen';
 import { SettingsStore } from '../nouns/settings/settings.store';
 
 /** Keys and what they do. A key is a character, or `mod+` and a character for Ctrl or Command. */
@@ -22,13 +23,14 @@ const nameOf = (event: KeyboardEvent): string => {
 @Injectable({ providedIn: 'root' })
 export class ShortcutKeys {
   private readonly settings = inject(SettingsStore).settings;
+  private readonly isTaken = inject(WholeScreen).isTaken;
   private shortcuts: Shortcuts = {};
 
   constructor() {
     const document = inject(DOCUMENT);
     fromEvent<KeyboardEvent>(document, 'keydown')
       .pipe(
-        filter((event) => !event.defaultPrevented && !event.altKey),
+        filter((event) => !event.defaultPrevented && !event.altKey && !this.isTaken()),
         filter((event) => !(event.target instanceof Element && event.target.closest(TYPING))),
         filter(() => document.querySelector(OVER_ALL) === null),
         takeUntilDestroyed(),

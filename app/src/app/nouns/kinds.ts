@@ -13,6 +13,8 @@ import { ORDERS } from './orders/orders.kind';
 import { PACK } from './pack/pack.kind';
 import { PATTERNS_TOLD } from './pack/patterns.kind';
 import { PRACTICE } from './learning/practice.kind';
+import { ON_STAGE, TAPS } from './performances/live.kind';
+import { PERFORMANCES } from './performances/performances.kind';
 import { PROCEDURES } from './procedures/procedures.kind';
 import { ROUTINES } from './sets/routines.kind';
 import { REVIEWS } from './learning/reviews.kind';
@@ -32,7 +34,7 @@ import { WEAVES_DONE } from './weaves/weaves.kind';
 import { WEAVING } from './weaves/weaving.kind';
 
 /** The version of all that is stored, and of a backup. A kind says what it does to bring a row to a later one. */
-export const DATA_VERSION = 9;
+export const DATA_VERSION = 10;
 
 /** Every kind of stored row. To add one: its file, and its name here. */
 export const KINDS: readonly Kind[] = [
@@ -67,6 +69,9 @@ export const KINDS: readonly Kind[] = [
   ROUTINES,
   SETS,
   WORKED_OUT_PACKS,
+  PERFORMANCES,
+  ON_STAGE,
+  TAPS,
 ];
 
 export const kindNamed = (name: string): Kind | undefined => KINDS.find((kind) => kind.name === name);

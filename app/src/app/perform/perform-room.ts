@@ -5,6 +5,7 @@ import { SetsStore } from '../nouns/sets/sets.store';
 import { PROCEDURES } from '../nouns/procedures/procedures.kind';
 import { Scripts } from '../platform/scripts';
 import { pathIn } from '../platform/sharing';
+import { WholeScreen } from '../platform/whole-screen';
 import { urlSignal } from '../platform/url';
 import { SampleRoom } from '../storage/sample-room';
 import { RoomPages } from '../ui/room-pages';
@@ -17,13 +18,16 @@ import { PERFORM } from './room';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<h1 class="spoken">Perform</h1>
     <div class="sheet">
-      <en-room-pages room="perform" [pages]="pages()" />
+      @if (!whole()) {
+        <en-room-pages room="perform" [pages]="pages()" />
+      }
       <router-outlet />
     </div>`,
 })
 export class PerformRoom {
   private readonly sets = inject(SetsStore);
   private readonly url = urlSignal();
+  protected readonly whole = inject(WholeScreen).isTaken;
 
   /** The room's pages, and the set that is open. */
   protected readonly pages = computed(() => {

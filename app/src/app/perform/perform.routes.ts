@@ -1,4 +1,5 @@
 import { Routes } from '@angular/router';
+import { PerformancesStore } from '../nouns/performances/performances.store';
 import { RoutinesStore } from '../nouns/sets/routines.store';
 import { SetsStore } from '../nouns/sets/sets.store';
 import { pageRoutes } from '../room';
@@ -12,7 +13,7 @@ export const PERFORM_ROUTES: Routes = [
   {
     path: '',
     component: PerformRoom,
-    providers: [RoutinesStore, SetsStore, Facts, Ticks],
+    providers: [RoutinesStore, SetsStore, PerformancesStore, Facts, Ticks],
     children: pageRoutes(PERFORM, { '': { component: SetsPage } }),
   },
 ];

@@ -21,10 +21,16 @@ export const PERFORM: Room = {
       load: () => import('./reset/reset-page').then((module) => module.ResetPage),
     },
     {
+      ...{ path: 'tonight', name: 'Tonight', tab: 'Tonight' },
+      also: ['before you go on', 'go on stage', 'live cue', 'run-through'],
+      load: () => import('./tonight/tonight-page').then((module) => module.TonightPage),
+    },
+    {
       ...{ path: 'from-here', name: 'From here', tab: 'From here' },
       also: ['what now', 'one more', 'encore', 'something went wrong'],
       load: () => import('./from-here/from-here').then((module) => module.FromHere),
     },
+    { path: 'live', load: () => import('./live/live-page').then((module) => module.LivePage) },
     {
       path: 'shared',
       load: () => import('./sets/shared-set').then((module) => module.SharedSet),

@@ -67,6 +67,8 @@ export type RunPage = StepPage | WhichPage | EndPage | NothingPage;
 /** Steps that are no page of their own: they ask, prove and branch. */
 const SILENT: ReadonlySet<Step['do']> = new Set(['if', 'repeat', 'require', 'claim', 'claim known', 'out']);
 
+const SUIT_NAMES = ['clubs', 'diamonds', 'hearts', 'spades'] as const;
+
 const sayValue = (followed: Followed, name: string, value: number): string =>
   followed.kinds.get(name) === 'card' ? sayCard(value) : value.toString();
 
@@ -81,12 +83,21 @@ export const sayAmounts = (amounts: readonly number[], total: number): string =>
   return `${first < 0 ? `−${(-first).toString()}` : first.toString()} ${parts.join(' ')} = ${total.toString()}`;
 };
 
+/** Words of a way inside a sentence: without their capital and full stop. */
+const unstopped = (words: string): string =>
+  words.replace(/\.$/, '').replace(/^(They |It |The |On)/, (found) => found.toLowerCase());
+
 /** Makes the pages of a procedure, in the words of an audience. */
 export class Pages {
+  /** How many cards lie on the table. */
+  private readonly cards: number;
+
   constructor(
     private readonly followed: Followed,
     private readonly audience: string | undefined,
-  ) {}
+  ) {
+    this.cards = followed.program.start.reduce((sum, { length }) => sum + length, 0);
+  }
 
   private stepAt(path: string): Step | undefined {
     return stepAt(this.followed.own.steps, pathOf(path));
@@ -106,14 +117,23 @@ export class Pages {
         const amount = amounts?.get(part.field);
         const value = amount && moment && this.valueOf(moment, amount.kept);
         if (amount && value !== undefined) return amount.kind === 'card' ? sayCard(value) : value.toString();
+        const isFelt = 'felt' in step && step.felt === true;
         const isHidden =
-          !amount && part.field === 'count' && byOf(step) === 'helper' && !/^\d+$/.test(part.text);
+          !amount &&
+          part.field === 'count' &&
+          (byOf(step) === 'helper' || isFelt || this.isUncounted(step)) &&
+          !/^\d+$/.test(part.text);
         return isHidden ? 'some' : part.text;
       })
       .join('')
-      .replace(/\b1 cards\b/, '1 card');
+      .replace(/(?<!− )\b1 cards\b/, '1 card');
     const by = byOf(step);
     return titled(by === 'helper' ? `they ${words}` : by === 'all' ? `all ${words}` : words);
+  }
+
+  /** Whether nobody counted the cards that a step is about. */
+  private isUncounted(step: Step): boolean {
+    return 'count' in step && typeof step.count === 'string' && !this.followed.amounts.has(step.count);
   }
 
   private sumOf(path: string, step: Step, moment: Moment): string {
@@ -150,6 +170,7 @@ export class Pages {
     const pages: StepPage[] = [];
     let claims: string[] = [];
     let says: readonly string[] = [];
+    const shown = new Set<string>();
     let worked: { path: string; step: Step & { name: string }; moment: Moment }[] = [];
     const flush = (): void => {
       const last = worked.at(-1);
@@ -177,6 +198,9 @@ export class Pages {
         continue;
       }
       const mine = byOf(step) !== 'helper';
+      // What they do over and over is told once.
+      if (!mine && shown.has(path)) continue;
+      shown.add(path);
       // What they choose in secret shows in what they do next.
       if (step.do === 'choose') {
         flush();
@@ -185,7 +209,7 @@ export class Pages {
       }
       if (step.do === 'choose one') {
         flush();
-        const ways = step.of.map(({ words }) => words).join(', or ');
+        const ways = step.of.map(({ words }) => unstopped(words)).join(', or ');
         pages.push(
           this.page(path, step, { does: `They choose: ${ways}`, says: [...says, ...this.saidAt(step)] }),
         );
@@ -230,10 +254,12 @@ export class Pages {
     if ('name' in step && this.followed.kinds.get(step.name) === 'card') return { kind: 'card' };
     if (step.do === 'see' && typeof step.what === 'object') {
       if ('rank of' in step.what) return { kind: 'rank' };
+      if ('suit of' in step.what) return { kind: 'option', options: SUIT_NAMES, from: 0 };
+      if ('colour of' in step.what) return { kind: 'option', options: ['black', 'red'], from: 0 };
       if ('whether' in step.what) return { kind: 'option', options: ['no', 'yes'], from: 0 };
     }
     const choices = waits.flatMap((each) => (each.kind === 'choose' ? [each] : []));
-    if (choices.length === 0) return { kind: 'number', from: 0, to: 108 };
+    if (choices.length === 0) return { kind: 'number', from: 0, to: this.cards };
     return {
       kind: 'number',
       from: Math.min(...choices.map(({ from }) => from)),

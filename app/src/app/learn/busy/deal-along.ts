@@ -16,7 +16,7 @@ import { takeKeys } from '../drill/drill-keys';
 import { ItemQuestion } from '../drill/item-source';
 import { Practice } from '../drill/practice';
 import { Source } from '../drill/source';
-import { StayOn } from '../drill/stay-on';
+import { StayOn } from '../../platform/stay-on';
 import { LearnStore } from '../../nouns/learning/learn.store';
 
 /** Longer than any deal: it ends with the pack and not with the clock. In minutes. */

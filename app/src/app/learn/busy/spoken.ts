@@ -17,7 +17,7 @@ import { hideRail } from '../../nouns/pack/rail-hidden';
 import { CardText } from '../../ui/card-text';
 import { Clock } from '../../platform/clock';
 import { takeKeys } from '../drill/drill-keys';
-import { StayOn } from '../drill/stay-on';
+import { StayOn } from '../../platform/stay-on';
 import { LearnStore } from '../../nouns/learning/learn.store';
 import { Listening } from './listening';
 import { Voice } from './voice';

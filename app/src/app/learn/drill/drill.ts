@@ -33,7 +33,7 @@ import { AnswerPad } from './answer-pad';
 import { takeKeys } from './drill-keys';
 import { Practice } from './practice';
 import { Given, Question, Source, TakenBack } from './source';
-import { StayOn } from './stay-on';
+import { StayOn } from '../../platform/stay-on';
 
 const MINUTE = 60_000;
 

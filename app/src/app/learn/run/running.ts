@@ -23,7 +23,7 @@ import { CardText } from '../../ui/card-text';
 import { Clock } from '../../platform/clock';
 import { AnswerPad } from '../drill/answer-pad';
 import { takeKeys } from '../drill/drill-keys';
-import { StayOn } from '../drill/stay-on';
+import { StayOn } from '../../platform/stay-on';
 import { LearnStore } from '../../nouns/learning/learn.store';
 import { clockTime } from './run';
 

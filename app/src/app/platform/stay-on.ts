@@ -1,7 +1,7 @@
 import { DestroyRef, DOCUMENT, inject, Injectable, signal } from '@angular/core';
 import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { fromEvent } from 'rxjs';
-import { secureOnly } from '../../platform/secure-only';
+import { secureOnly } from './secure-only';
 
 /** Keeps the screen on while whatever provides this is there, where the browser can. */
 @Injectable()

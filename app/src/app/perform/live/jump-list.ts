@@ -1,0 +1,101 @@
+import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
+import type { Live } from '@enumeron/core/file/perform/cue/performance';
+import { fromHere } from '@enumeron/core/file/perform/fromHere';
+import { sayTime } from '../sets/junction-words';
+
+/** So many routines stand on a page of the list. */
+const PAGE = 8;
+
+/** Which routines can be done from here, at once or after which mend: a press begins one. */
+@Component({
+  selector: 'en-jump-list',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `<div class="rows" role="group" aria-label="From here">
+    @for (each of shown(); track each.id) {
+      <button type="button" [class.cannot]="each.cannot" (click)="jumped.emit(each.id)">
+        <strong>{{ each.name }}</strong>
+        <small>{{ each.when }}</small>
+      </button>
+    }
+    <button type="button" class="word" (click)="stopped.emit()">stop here, next</button>
+    <button type="button" class="word" (click)="ended.emit()">end it all</button>
+    @if (pages() > 1) {
+      <button type="button" class="word more" (click)="page.set((page() + 1) % pages())">
+        more ({{ page() + 1 }} of {{ pages() }})
+      </button>
+    }
+  </div>`,
+  styles: `
+    :host {
+      display: block;
+      min-height: 0;
+    }
+    .rows {
+      display: grid;
+      grid-template-columns: 1fr 1fr;
+      grid-auto-rows: minmax(56px, 1fr);
+      gap: 6px;
+      height: 100%;
+    }
+    button {
+      display: grid;
+      align-content: center;
+      min-height: 56px;
+      padding: 2px 8px;
+      border: 1px solid var(--line);
+      border-radius: 6px;
+      background: var(--sheet);
+      color: var(--ink);
+      font: 600 1rem/1.1 var(--heading);
+      touch-action: manipulation;
+      cursor: pointer;
+    }
+    small {
+      color: var(--petrol);
+      font-size: 0.9rem;
+      font-weight: 500;
+    }
+    .cannot strong,
+    .cannot small {
+      color: var(--muted);
+    }
+    .word {
+      color: var(--petrol);
+    }
+    .more {
+      grid-column: 1 / -1;
+    }
+  `,
+})
+export class JumpList {
+  readonly live = input.required<Live>();
+  readonly jumped = output<string>();
+  readonly stopped = output();
+  readonly ended = output();
+
+  protected readonly page = signal(0);
+  private readonly rows = computed(() => {
+    const { plan, packs, phase, done } = this.live();
+    const here = phase.kind === 'run' || phase.kind === 'left' ? phase.run.routine.id : undefined;
+    const now = Object.fromEntries(
+      Object.entries(packs).map(([name, states]) => [name, { home: plan.packs[name].home.cards, states }]),
+    );
+    // Those of the set that are left come first.
+    const open = plan.routines.filter(({ id }) => id !== here);
+    const isLeft = (id: string): number =>
+      plan.order.includes(id) && !done.some((each) => each.id === id) ? 0 : 1;
+    return fromHere(open, now)
+      .map(({ id, price: [cannot, outOfSight, seconds] }) => ({
+        ...{ id, cannot: cannot > 0, name: open.find((each) => each.id === id)?.name ?? '' },
+        when:
+          cannot > 0
+            ? 'not now'
+            : seconds === 0
+              ? 'at once'
+              : `${sayTime(seconds)}${outOfSight > 0 ? ', out of sight' : ''}`,
+      }))
+      .sort((a, b) => isLeft(a.id) - isLeft(b.id));
+  });
+  protected readonly pages = computed(() => Math.max(1, Math.ceil(this.rows().length / PAGE)));
+  protected readonly shown = computed(() => this.rows().slice(PAGE * this.page(), PAGE * (this.page() + 1)));
+}

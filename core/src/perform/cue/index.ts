@@ -1,0 +1,24 @@
+export { type Answer, END, fitting, type Fits, follow, type Followed, isSameSight } from './fits';
+export { type Ask, Pages, type RunPage, type StepPage } from './pages';
+export {
+  ENDS,
+  type HowEnded,
+  type HowLeft,
+  type Plan,
+  type PlannedPack,
+  type PlannedRoutine,
+  type Tap,
+  type TimedTap,
+} from './plan';
+export {
+  type Live,
+  type Mending,
+  type PacksNow,
+  type Phase,
+  type RoutineDone,
+  type Run,
+  type Took,
+  type WasChosen,
+} from './performance';
+export { beginLive, packsAtPage, performed, tapped, TO_END } from './perform';
+export { MOST_TAPS, PLAN, ROUTINE_DONE, TIMED_TAP } from './shape';
