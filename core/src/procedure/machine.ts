@@ -125,7 +125,7 @@ export class Machine extends Stepping implements Host {
   protected override look(claimed: number, claim: number): boolean {
     const value = knownCard(this, claimed);
     if (value === NONE) return false;
-    if (this.way.rng || this.way.chosen) return true;
+    if ((this.way.rng || this.way.chosen) && !this.way.open) return true;
     const seen = this.program.sights.map((index) => knownCard(this, this.values[index]));
     if (this.table.isAsked) return false;
     const sights = seen.join();

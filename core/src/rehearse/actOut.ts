@@ -5,7 +5,7 @@ import { Machine } from '../procedure/machine';
 import type { Why } from '../procedure/way';
 import { Procedure } from '../procedure/procedure';
 import { compileStepwise } from '../procedure/compile';
-import { Do, Program, UNSET } from '../procedure/program';
+import { Choice, Do, Program, UNSET } from '../procedure/program';
 import { FACE_UP } from '../procedure/run';
 import { MOST_CARDS } from '../procedure/packets';
 import { kindsOf } from '../procedure/walk';
@@ -91,6 +91,21 @@ const namesNow = (
     return [{ name, value, kind: kinds.get(name) ?? 'number', known: sights.includes(index) }];
   });
 
+/** Makes a choice: any value from one number to another; undefined where it is waited for. */
+export type MakeChoice = (choice: Choice, low: number, high: number) => number | undefined;
+
+/** How a world is acted out. */
+export interface ActWay {
+  /** What is chosen, in the order of the choices; a value outside its range is not made, and what comes behind it is forgotten. */
+  readonly chosen?: readonly number[];
+  /** Of what is shuffled by chance. */
+  readonly seed?: number;
+  /** Makes every other choice; without it they are waited for. */
+  readonly make?: MakeChoice;
+  /** What is claimed to be known and is not: by claim, the sights that leave it open. Without it that is not judged. */
+  readonly open?: readonly ReadonlySet<string>[];
+}
+
 /**
  * Acts a procedure out in one world.
  *
@@ -100,20 +115,31 @@ const namesNow = (
  * @param seed of what is shuffled by chance.
  * @param draw makes every other choice by chance, each value as likely; without it they are waited for.
  */
-export const actOut = (procedure: Procedure, chosen: readonly number[], seed = 1, draw?: Rng): Acted => {
+export const actOut = (procedure: Procedure, chosen: readonly number[], seed = 1, draw?: Rng): Acted =>
+  actOutBy(procedure, {
+    ...{ chosen, seed },
+    ...(draw && { make: (_, low, high) => low + Math.floor(draw() * (high - low + 1)) }),
+  });
+
+/**
+ * Acts a procedure out in one world, its choices made in any way.
+ *
+ * @param procedure one that `readProcedure` found right.
+ */
+export const actOutBy = (procedure: Procedure, { chosen = [], seed = 1, make, open }: ActWay): Acted => {
   const program = compileStepwise(procedure);
   const kinds = kindsOf(procedure);
   const choices: [string, number][] = [];
   let kept = true;
   const machine = new Machine(program, {
-    rng: seededRng(seed),
-    chosen: ({ name }, low, high) => {
+    ...{ rng: seededRng(seed), open },
+    chosen: (choice, low, high) => {
       const value = chosen.slice(choices.length).at(0);
       const isMeant = kept && value !== undefined && value >= low && value <= high;
       // What comes behind a choice that cannot be made so was meant for another.
       kept = isMeant;
-      const made = isMeant ? value : draw && low + Math.floor(draw() * (high - low + 1));
-      if (made !== undefined) choices.push([name, made]);
+      const made = isMeant ? value : make?.(choice, low, high);
+      if (made !== undefined) choices.push([choice.name, made]);
       return made;
     },
   });

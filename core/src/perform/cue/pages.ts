@@ -217,7 +217,7 @@ export class Pages {
         continue;
       }
       const isUsed =
-        mine && worked.some(({ step: { name } }) => namesRead(Object.values(step)).includes(name));
+        mine && worked.some(({ step: { name } }) => Object.values(step).flatMap(namesRead).includes(name));
       if (!isUsed) flush();
       pages.push(
         this.page(path, step, {

@@ -2,6 +2,7 @@ import { Card } from '../../deck/card';
 import { mod } from '../../deck/mod';
 import { formatCard } from '../../deck/notation';
 import { Order } from '../../deck/order';
+import { laidOut } from '../../procedure/laid';
 import { Procedure } from '../../procedure/procedure';
 import { readProcedure } from '../../rehearse/readProcedure';
 import { withOrder } from '../../rehearse/withOrder';
@@ -48,6 +49,13 @@ export const procedureOf = ({ procedure, packs }: PlannedRoutine): Procedure | u
   return read.ok ? read.procedure : undefined;
 };
 
+/** Whether a packet is laid of just the cards of an order. */
+const isLaidOf = ({ packets = {}, givens = {} }: Procedure, packet: string, home: Order): boolean => {
+  if (!Object.hasOwn(packets, packet)) return false;
+  const laid = new Set(laidOut(packets[packet], givens));
+  return laid.size === home.length && home.every((card) => laid.has(card));
+};
+
 /**
  * The ways in which the packs of a routine may lie when it begins: each with its procedure laid so. A pack in its order is laid
  * as it is; any other as the procedure lays it.
@@ -64,8 +72,10 @@ export const startsOf = (
     { packets: procedure.packets, turn: 0 },
   ];
   for (const [name, { packet, needs }] of Object.entries(routine.packs)) {
-    if (packet === undefined || needs.kind !== 'home' || !homes[name].hasHome) continue;
+    if (packet === undefined || !homes[name].hasHome) continue;
     const home = homes[name].home.cards;
+    // A pack in its order lies as it lies, whatever is known of what the routine needs.
+    if (!isLaidOf(procedure, packet, home)) continue;
     const states = packs[name].map((state) => (state.lies === 'ready' ? laidFor(needs, home) : state));
     const rows = new Map(
       states.flatMap((state) => rowsOf(state, home)).map((row) => [row.cards.join(), row]),

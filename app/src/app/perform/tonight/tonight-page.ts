@@ -19,6 +19,7 @@ import { SetsStore } from '../../nouns/sets/sets.store';
 import { once } from '../../platform/once';
 import { enterFullScreen } from '../../platform/whole-screen';
 import { Choice } from '../../ui/choice';
+import { CountPipe } from '../../ui/count-pipe';
 import { titled } from '../../ui/titled';
 import { BeforeList } from '../before/before-list';
 import { Facts } from '../facts';
@@ -28,7 +29,17 @@ import { SetDesk } from '../sets/set-desk';
 /** The set of tonight: what to look at before one goes on, and the way onto the stage. */
 @Component({
   selector: 'en-tonight-page',
-  imports: [BeforeList, Choice, MatButton, MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger, RouterLink],
+  imports: [
+    BeforeList,
+    Choice,
+    CountPipe,
+    MatButton,
+    MatMenu,
+    MatMenuContent,
+    MatMenuItem,
+    MatMenuTrigger,
+    RouterLink,
+  ],
   providers: [SetDesk],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './tonight-page.html',
@@ -63,6 +74,9 @@ export class TonightPage {
     const named = [...new Set(words)].filter((each) => each !== '');
     return named.length === 0 ? [] : ['', ...named];
   });
+  /** Whether the set may begin: what its routines need is known, or nobody waits for it. */
+  protected readonly evenSo = signal(false);
+  protected readonly isHeld = computed(() => this.desk.isWaiting() && !this.evenSo());
   protected readonly audience = signal('');
   protected readonly sayAudience = (audience: string): string => (audience === '' ? 'everybody' : audience);
 
