@@ -40,6 +40,7 @@ export const PERFORM: Room = {
       load: () => import('./routines/routine-page').then((module) => module.RoutinePage),
     },
     { path: ':id/before', load: () => import('./before/before-page').then((module) => module.BeforePage) },
+    { path: ':id/rehearsal', load: () => import('./dress/dress-page').then((module) => module.DressPage) },
     { path: ':id', load: () => import('./sets/set-page').then((module) => module.SetPage) },
   ],
   load: () => import('./perform.routes').then((module) => module.PERFORM_ROUTES),

@@ -47,9 +47,12 @@ const valueIn = ({ names }: Scene, name: string): Held | undefined =>
 const canAnswer = (kind: Kind, value: number): boolean =>
   kind === 'card' ? value !== INDIFFERENT : value >= 0 && value <= 999;
 
-/** Where an option was chosen, its words. */
-const optionWords = (step: Step, value: number): string | undefined =>
-  step.do === 'choose one' ? step.of.at(value - 1)?.words.replace(/\.$/, '') : undefined;
+/** Where an option was chosen, or something is so or not, its words. */
+const optionWords = (step: Step, value: number): string | undefined => {
+  if (step.do === 'choose one') return step.of.at(value - 1)?.words.replace(/\.$/, '');
+  const isWhether = step.do === 'see' && typeof step.what === 'object' && 'whether' in step.what;
+  return isWhether ? (value === 1 ? 'yes' : 'no') : undefined;
+};
 
 const seenText = (step: Step): string =>
   step.do === 'see' ? titled(sayExpression(step.what)) : 'name' in step ? `They choose: ${step.name}` : '';
@@ -60,7 +63,7 @@ const happensText = (step: Step): string => {
   const words = stepSentence(step)
     .map((part) => ('field' in part && part.field === 'count' && isHidden ? 'some' : part.text))
     .join('');
-  return titled([sayWho(step) ?? [], words].flat().join(' '));
+  return titled([sayWho(step) ?? [], words].flat().join(' ')).replace(/(?<!− )\b1 cards\b/, '1 card');
 };
 
 /**

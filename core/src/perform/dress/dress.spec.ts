@@ -74,7 +74,7 @@ test('cases that do not hit come up more often than chance would bring them', ()
 test.each(READ.map((each) => [each.name, each] as const))(
   'what is shown of %s tells nothing that nobody sees, and what is asked has its answer',
   (_, procedure) => {
-    for (const seed of SEEDS.slice(0, 20)) {
+    for (const seed of SEEDS.slice(0, 8)) {
       const found = drawCase(procedure, seed);
       if (!found) continue;
       const beats = beatsOf(procedure, found.acted, '');

@@ -18,7 +18,7 @@ const PAGE = 8;
       </button>
     }
     <button type="button" class="word" (click)="stopped.emit()">stop here, next</button>
-    <button type="button" class="word" (click)="ended.emit()">end it all</button>
+    <button type="button" class="word" (click)="endedAll.emit()">end it all</button>
     @if (pages() > 1) {
       <button type="button" class="word more" (click)="page.set((page() + 1) % pages())">
         more ({{ page() + 1 }} of {{ pages() }})
@@ -71,7 +71,7 @@ export class JumpList {
   readonly live = input.required<Live>();
   readonly jumped = output<string>();
   readonly stopped = output();
-  readonly ended = output();
+  readonly endedAll = output();
 
   protected readonly page = signal(0);
   private readonly rows = computed(() => {

@@ -1,8 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { RouterLink } from '@angular/router';
+import { Router, RouterLink } from '@angular/router';
 import { countOf } from '@enumeron/core/file/deck/countOf';
 import { MOST_ORDERED } from '@enumeron/core/file/perform/orderWish';
+import { PerformancesStore } from '../../nouns/performances/performances.store';
 import { junctionWords, sayCost } from './junction-words';
 import { SetDesk } from './set-desk';
 
@@ -18,6 +19,8 @@ export class SetAnswer {
   /** More routines take too long. */
   protected readonly most = MOST_ORDERED;
   protected readonly desk = inject(SetDesk);
+  private readonly performances = inject(PerformancesStore);
+  private readonly router = inject(Router);
 
   private readonly words = computed(() => junctionWords(this.desk.junctions(), this.desk.homeOf));
   protected readonly cost = computed(() => {
@@ -37,4 +40,10 @@ export class SetAnswer {
     ];
     return parts.join(', ');
   });
+
+  /** Makes it the set of tonight. */
+  protected tonight(): void {
+    this.performances.choose(this.desk.id());
+    void this.router.navigate(['/perform', 'tonight']);
+  }
 }
