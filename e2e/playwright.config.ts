@@ -10,7 +10,7 @@ const PLAIN_HOST = 'pocket.test';
 const LONG = ['**/scripts.spec.ts', '**/kill.spec.ts'];
 
 /** What has browsers and servers of its own runs when all else is done: beside others it would starve them. */
-const LAST = ['**/offline.spec.ts'];
+const LAST = ['**/offline.spec.ts', '**/live-offline.spec.ts'];
 
 /** Drives the built application, served as it is delivered, in Debian's Chromium. */
 export default defineConfig({

@@ -79,7 +79,7 @@ export class Kept {
     return new Kept(await mkdtemp(join(tmpdir(), 'enumeron-profile-')));
   }
 
-  async open(): Promise<BrowserContext> {
+  async open(viewport = { width: 1280, height: 800 }): Promise<BrowserContext> {
     this.context = await chromium.launchPersistentContext(this.profile, {
       executablePath: chromiumPath(),
       args: [
@@ -89,7 +89,7 @@ export class Kept {
         '--no-first-run',
         '--disable-background-networking',
       ],
-      viewport: { width: 1280, height: 800 },
+      viewport,
       serviceWorkers: 'allow',
     });
     return this.context;

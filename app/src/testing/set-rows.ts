@@ -50,6 +50,78 @@ const anyRoutine = fc.record({
 });
 const anyPairs = fc.array(fc.constantFrom(['a', 'b'], ['b', 'c']), { maxLength: 3 });
 
+const anyTook = fc.array(
+  fc.record({
+    what: fc.constantFrom('', '3', '4.1.2', 'change'),
+    seconds: fc.nat(4000).map((tenths) => tenths / 10),
+  }),
+  { maxLength: 4 },
+);
+const anyDone = fc.record(
+  {
+    ...{ id: anyId, name: anyWords, how: fc.constantFrom('hit', 'out', 'missed', 'stopped'), out: anyWords },
+    choices: fc.array(
+      fc.record(
+        {
+          path: fc.constantFrom('1', '4.1.2'),
+          name: anyWords,
+          value: fc.integer({ min: -9, max: 900 }),
+          inSecret: fc.constant(true),
+        },
+        { requiredKeys: ['path', 'name', 'value'] },
+      ),
+      { maxLength: 4 },
+    ),
+    ...{ steps: anyTook, mends: anyTook },
+  },
+  { requiredKeys: ['id', 'name', 'how', 'choices', 'steps', 'mends'] },
+);
+const anyTap = fc.constantFrom<unknown>(
+  { do: 'next' },
+  { do: 'spare' },
+  { do: 'answer', value: 17 },
+  { do: 'at', at: '4.2.1' },
+  { do: 'at', at: 'end' },
+  { do: 'end', how: 'missed' },
+  { do: 'left', lies: 'cut' },
+  { do: 'jump', to: 'sample-routine-number' },
+);
+const anyPlanned = fc.record(
+  {
+    ...{ id: anyId, name: anyName, minutes: fc.nat(180) },
+    procedure: fc.constant({ name: 'A', steps: [{ do: 'see', what: { 'top of': 'pack' }, name: 'top' }] }),
+    packs: fc.dictionary(
+      fc.constantFrom('blue', 'red'),
+      fc.record(
+        {
+          ...{ packet: fc.constant('pack'), order: anyCards, needs: anyNeed, isSaid: fc.boolean() },
+          leaves: fc.oneof(fc.constant('same'), fc.array(anyState, { maxLength: 3 })),
+        },
+        { requiredKeys: ['needs', 'leaves', 'isSaid'] },
+      ),
+    ),
+    says: fc.array(fc.record({ to: anyWords, words: anyWords }), { maxLength: 2 }),
+    ...{ outs: anyWords, notes: anyWords, clearUp: anyWords },
+  },
+  { requiredKeys: ['id', 'name', 'minutes', 'packs', 'says', 'outs', 'notes', 'clearUp'] },
+);
+const anyPlan = fc.record(
+  {
+    ...{ name: anyName, order: fc.array(anyId, { maxLength: 4 }), audience: anyWords },
+    routines: fc.array(anyPlanned, { maxLength: 3 }),
+    packs: fc.dictionary(
+      fc.constantFrom('blue', 'red'),
+      fc.record({
+        home: fc.record({ name: anyName, cards: anyCards }),
+        ...{ hasHome: fc.boolean(), spares: fc.nat(3) },
+      }),
+    ),
+    start: fc.dictionary(fc.constantFrom('blue'), fc.array(anyState, { minLength: 1, maxLength: 2 })),
+    ...{ interval: fc.integer({ min: 1, max: 9 }), intervalMinutes: fc.nat(60) },
+  },
+  { requiredKeys: ['name', 'order', 'audience', 'routines', 'packs', 'start'] },
+);
+
 /** Rows of routines, sets and what was found of them, as their makers make them. */
 export const SET_ROWS: Readonly<Record<string, fc.Arbitrary<unknown>>> = {
   routines: fc.record(
@@ -104,5 +176,22 @@ export const SET_ROWS: Readonly<Record<string, fc.Arbitrary<unknown>>> = {
       ),
       { maxKeys: 3 },
     ),
+  }),
+  performances: fc.record(
+    {
+      ...{ id: anyId, at: anyTime, real: fc.boolean(), name: anyName, set: anyId, audience: anyWords },
+      done: fc.array(anyDone, { maxLength: 3 }),
+      seconds: fc.nat(9000),
+      sample: fc.constant(true),
+    },
+    { requiredKeys: ['id', 'at', 'real', 'name', 'audience', 'done'] },
+  ),
+  'on stage': fc.record(
+    { id: fc.constant('on stage'), performance: anyId, plan: anyPlan, tonight: anyId },
+    { requiredKeys: ['id', 'performance'] },
+  ),
+  taps: fc.record({
+    ...{ id: fc.constant('taps'), performance: anyId },
+    taps: fc.array(fc.record({ tap: anyTap, at: fc.nat() }), { maxLength: 6 }),
   }),
 };

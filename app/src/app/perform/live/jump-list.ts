@@ -4,7 +4,7 @@ import { fromHere } from '@enumeron/core/file/perform/fromHere';
 import { sayTime } from '../sets/junction-words';
 
 /** So many routines stand on a page of the list. */
-const PAGE = 8;
+const PAGE = 6;
 
 /** Which routines can be done from here, at once or after which mend: a press begins one. */
 @Component({
@@ -29,6 +29,7 @@ const PAGE = 8;
     :host {
       display: block;
       min-height: 0;
+      overflow-y: auto;
     }
     .rows {
       display: grid;
