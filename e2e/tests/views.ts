@@ -12,6 +12,8 @@ export interface View {
   readonly packed?: string;
   /** Whether Escape would leave it. */
   readonly hasKeys?: boolean;
+  /** Whether nothing of the frame stands about it. */
+  readonly isWhole?: boolean;
   /** Brings the view into the state in which it has most to show. */
   readonly fill?: (page: Page) => Promise<void>;
 }
@@ -134,6 +136,33 @@ export const VIEWS: readonly View[] = [
     name: 'perform, before you go on',
     path: '/perform/sample-late-set/before',
     fill: (page) => page.getByText('Phone silent').waitFor(),
+  },
+  {
+    name: 'perform, tonight',
+    path: '/perform/tonight',
+    fill: (page) => page.getByText('to look at').waitFor(),
+  },
+  {
+    name: 'perform, dress rehearsal',
+    path: '/perform/sample-late-set/rehearsal',
+    hasKeys: true,
+    fill: async (page) => {
+      await page.getByRole('button', { name: 'Begin' }).click({ timeout: 60_000 });
+      await page.locator('.does').waitFor();
+    },
+  },
+  {
+    name: 'perform, live cue',
+    path: '/perform/live',
+    ...{ hasKeys: true, isWhole: true },
+    fill: async (page) => {
+      await goTo(page, '/perform/tonight');
+      const begin = page.getByRole('button', { name: /Run-through|Go on where it was/ });
+      await begin.click({ timeout: 60_000 });
+      await page.locator('.stage[data-taps] .does').waitFor();
+      // A browser that is full screen takes no other size.
+      await page.evaluate(() => document.exitFullscreen().catch(() => undefined));
+    },
   },
   {
     name: 'perform, from here',

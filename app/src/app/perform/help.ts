@@ -17,7 +17,7 @@ const openSet = async (injector: Injector): Promise<unknown> => {
 };
 
 export const PERFORM_HELP: RoomHelp = {
-  is: 'Put your routines in order, and Perform says what each leaves of the pack and what to do before the next. It finds the order that needs the least between them, and brings the pack back when all is over.',
+  is: 'Put your routines in order, and Perform says what each leaves of the pack and what to do before the next. It finds the order that needs the least between them, goes on stage with you step by step, and brings the pack back when all is over.',
   tries: () => [
     {
       label: 'A set, junction by junction',
@@ -25,9 +25,9 @@ export const PERFORM_HELP: RoomHelp = {
       go: openSet,
     },
     {
-      label: 'My routines',
-      says: 'What each needs of a pack, and how it leaves it.',
-      go: (injector) => injector.get(Router).navigate(['perform', 'routines']),
+      label: 'Tonight',
+      says: 'What to look at before you go on, and the live cue under one thumb.',
+      go: (injector) => injector.get(Router).navigate(['perform', 'tonight']),
     },
     {
       label: 'Bring the pack back',
@@ -39,5 +39,6 @@ export const PERFORM_HELP: RoomHelp = {
     ['↑ ↓', 'in a set from routine to routine; with Alt move it'],
     ['Enter', 'open the routine'],
     ['Delete', 'take the routine out of the set'],
+    ['Page Up, Page Down', 'in the live cue back and on, as a clicker sends them'],
   ],
 };

@@ -151,7 +151,9 @@ export class CuePad {
 
   protected pickSuit(suit: Suit): void {
     const rank = this.rank();
-    if (rank !== undefined) this.picked.emit(cardOf(rank, suit));
+    if (rank === undefined) return;
+    this.rank.set(undefined);
+    this.picked.emit(cardOf(rank, suit));
   }
 
   /** A key of a keyboard; gives whether it means anything here. */
