@@ -1,5 +1,4 @@
-import { isCard } from '../../deck/card';
-import { placeOf } from '../../deck/order';
+import { firstOf, isCard } from '../../deck/card';
 import { distinct } from '../afterRoutine';
 import { laidFor } from '../need';
 import { PackState } from '../state';
@@ -240,10 +239,14 @@ const inFace = (
   if (tap.do === 'jump') return jumped(live, tap.to);
   if (tap.do !== 'answer') return live;
   const { cards } = homeOf(live.plan, pack).home;
-  const place = placeOf(cards, tap.value);
-  if (place === undefined) return live;
-  const turn = place % cards.length;
-  const states = live.packs[pack].map((state) => (state.lies === 'home' ? { ...state, turn } : state));
+  // Of two copies that look the same either may lie there.
+  const turns = cards.flatMap((card, index) =>
+    firstOf(card) === firstOf(tap.value) ? [(index + 1) % cards.length] : [],
+  );
+  if (turns.length === 0) return live;
+  const states = live.packs[pack].flatMap((state) =>
+    state.lies === 'home' ? turns.map((turn): PackState => ({ ...state, turn })) : [state],
+  );
   return enter(withPack(withMend(live, 'see', at), pack, states), routine.id);
 };
 

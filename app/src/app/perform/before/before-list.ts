@@ -146,6 +146,7 @@ export class BeforeList {
   protected readonly parts = computed((): readonly Part[] =>
     [
       { name: 'Packs', items: this.packs() },
+      { name: 'Resets', items: this.resets() },
       { name: 'Last time', items: this.lastTime() },
       { name: 'Props', items: this.props() },
       { name: 'Set up before', items: this.setUps() },
@@ -228,6 +229,17 @@ export class BeforeList {
         ...{ id: `last ${id}`, says: `${name}: ${HOW[how]}` },
         ...(out !== undefined && { note: out }),
       }));
+  }
+
+  /** What the routines that were done last left to be put right. */
+  private resets(): readonly Item[] {
+    const last = this.performances.lastOf(this.id());
+    const done = new Set(last?.done.map(({ id }) => id));
+    return this.desk.lines().flatMap(({ id, name, row }): Item[] => {
+      if (!row || !done.has(id)) return [];
+      const says = row.routine.clearUp.trim() || this.facts.procedure(row.procedure)?.reset?.trim();
+      return says ? [{ id: `reset ${id}`, says, note: `${name}, as it was done the last time` }] : [];
+    });
   }
 
   private props(): readonly Item[] {

@@ -95,11 +95,7 @@ export class CuePad {
   protected readonly speakSuit = speakSuit;
   protected readonly speakCard = speakCard;
   protected readonly jokers = computed(() =>
-    this.pad().kind === 'card'
-      ? this.cards()
-          .filter((card) => isJoker(card))
-          .slice(0, 2)
-      : [],
+    this.pad().kind === 'card' ? [...new Set(this.cards())].filter((card) => isJoker(card)).slice(0, 2) : [],
   );
   protected readonly rank = linkedSignal<unknown, Rank | undefined>({
     source: this.pad,

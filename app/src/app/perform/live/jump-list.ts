@@ -1,10 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import type { Live } from '@enumeron/core/file/perform/cue/performance';
+import { packsAtPage } from '@enumeron/core/file/perform/cue/perform';
+import type { PlannedRoutine } from '@enumeron/core/file/perform/cue/plan';
 import { fromHere } from '@enumeron/core/file/perform/fromHere';
 import { sayTime } from '../sets/junction-words';
 
 /** So many routines stand on a page of the list. */
 const PAGE = 6;
+
+/** Whether a routine uses one of these packs. */
+const usesAny = (routines: readonly PlannedRoutine[], id: string, packs: ReadonlySet<string>): boolean =>
+  Object.keys(routines.find((each) => each.id === id)?.packs ?? {}).some((pack) => packs.has(pack));
 
 /** Which routines can be done from here, at once or after which mend: a press begins one. */
 @Component({
@@ -78,8 +84,18 @@ export class JumpList {
   private readonly rows = computed(() => {
     const { plan, packs, phase, done } = this.live();
     const here = phase.kind === 'run' || phase.kind === 'left' ? phase.run.routine.id : undefined;
+    // Half-way a pack lies as it lies by then; where nobody can know how, it is asked first.
+    const midway = phase.kind === 'run' || phase.kind === 'left' ? packsAtPage(phase.run, plan) : {};
+    const unknown = new Set(
+      midway === undefined && phase.kind !== 'over' && 'run' in phase
+        ? Object.keys(phase.run.routine.packs)
+        : [],
+    );
     const now = Object.fromEntries(
-      Object.entries(packs).map(([name, states]) => [name, { home: plan.packs[name].home.cards, states }]),
+      Object.entries({ ...packs, ...midway }).map(([name, states]) => [
+        name,
+        { home: plan.packs[name].home.cards, states },
+      ]),
     );
     // Those of the set that are left come first.
     const open = plan.routines.filter(({ id }) => id !== here);
@@ -87,9 +103,11 @@ export class JumpList {
       plan.order.includes(id) && !done.some((each) => each.id === id) ? 0 : 1;
     return fromHere(open, now)
       .map(({ id, price: [cannot, outOfSight, seconds] }) => ({
-        ...{ id, cannot: cannot > 0, name: open.find((each) => each.id === id)?.name ?? '' },
-        when:
-          cannot > 0
+        ...{ id, name: open.find((each) => each.id === id)?.name ?? '' },
+        cannot: cannot > 0 && !usesAny(open, id, unknown),
+        when: usesAny(open, id, unknown)
+          ? 'behind a look at the pack'
+          : cannot > 0
             ? 'not now'
             : seconds === 0
               ? 'at once'

@@ -79,7 +79,18 @@ export class LivePage {
     const pad = this.pad();
     return pad?.kind === 'choices' ? pad.choices : [];
   });
-  protected readonly cards = computed(() => this.rail()?.home.cards ?? []);
+  /** The cards that may be seen: those of the pack, and those that the procedure names. */
+  protected readonly cards = computed(() => {
+    const phase = this.stage.live()?.phase;
+    const named = phase?.kind === 'run' ? [...(phase.run.starts.at(0)?.followed.named ?? [])] : [];
+    return [...(this.rail()?.home.cards ?? []), ...named];
+  });
+  /** How much there is to read: what does not fit is set smaller. */
+  protected readonly length = computed(() => {
+    const cue = this.cue();
+    if (!cue) return 0;
+    return [cue.does, ...cue.says, ...cue.acts, ...cue.notes, ...cue.sums, cue.warns].join(' ').length;
+  });
   protected readonly endWords = END_WORDS;
 
   private readonly now = toSignal(interval(1000).pipe(map(() => this.clock.now())), {

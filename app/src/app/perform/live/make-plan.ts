@@ -30,6 +30,9 @@ const planned = (known: Known, procedure: PlannedRoutine['procedure']): PlannedR
   };
 };
 
+/** So many routines go on stage at most: those of the set, and others to jump to. */
+const MOST = 100;
+
 /** What is performed, of a set or of one routine. */
 export interface Asked {
   readonly name: string;
@@ -57,11 +60,13 @@ export const makePlan = (asked: Asked, all: readonly RoutineRow[], facts: Facts)
     if (!before || (hasHome && !before.hasHome))
       packs[pack] = { home, hasHome, spares: asked.spares?.[pack] ?? 0 };
   }
-  const { name, audience, interval, intervalMinutes } = asked;
+  const { name, audience, intervalMinutes } = asked;
+  // The interval stays behind the routines that it stood behind, without those that were removed.
+  const interval = asked.order.slice(0, asked.interval ?? 0).filter((id) => order.includes(id)).length;
   return {
     ...{ name, order, packs, audience, start: asked.start ?? {} },
-    routines: inOrder.map((each) => planned(each, facts.procedure(each.row.procedure))),
-    ...(interval !== undefined && interval >= 1 && { interval }),
+    routines: inOrder.slice(0, MOST).map((each) => planned(each, facts.procedure(each.row.procedure))),
+    ...(interval >= 1 && interval < order.length && { interval }),
     ...(intervalMinutes !== undefined && { intervalMinutes }),
   };
 };

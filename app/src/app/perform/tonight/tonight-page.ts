@@ -1,4 +1,5 @@
 import {
+  afterNextRender,
   ChangeDetectionStrategy,
   Component,
   computed,
@@ -82,6 +83,10 @@ export class TonightPage {
 
   constructor() {
     titled('Perform', () => 'Tonight');
+    // The stage is there before it is entered: in the wings there may be no network.
+    afterNextRender(() => {
+      import('../live/live-page').catch((error: unknown) => console.warn(error));
+    });
     effect(() => {
       const id = this.chosen()?.id ?? '';
       untracked(() => this.desk.id.set(id));
@@ -95,6 +100,12 @@ export class TonightPage {
   protected goOn(): void {
     enterFullScreen(this.document);
     void this.router.navigate(['/perform', 'live']);
+  }
+
+  /** Ends what is on stage as far as it had come: that is kept. */
+  protected endIt(): void {
+    const stage = this.onStage();
+    if (stage) void this.performances.finish(stage.id);
   }
 
   /** Begins the set, before an audience or alone. */
