@@ -1,4 +1,5 @@
-import { Kind } from '../../procedure/form';
+import { Kind, slotsOf } from '../../procedure/form';
+import { formOf } from '../../procedure/forms';
 import { byOf, Expression, Procedure, Step, StepOf } from '../../procedure/procedure';
 import { SLOTS } from '../../procedure/steps';
 import { givesKnown, insideOf, kindOf, kindsOf, knownNames, namesIn, namesRead } from '../../procedure/walk';
@@ -10,6 +11,8 @@ import { termsOf } from '../../rehearse/watched';
 export interface Amount {
   readonly kept: string;
   readonly kind: Kind;
+  /** Whether it is counted on the table, and not worked out of what is known alone. */
+  readonly isCounted: boolean;
 }
 
 /** A part of a sum, kept under a name. */
@@ -38,7 +41,35 @@ export interface WithAmounts {
   readonly amounts: ReadonlyMap<string, ReadonlyMap<string, Amount>>;
   /** By the path of what is worked out: the parts of the sum; none where it is no sum. */
   readonly terms: ReadonlyMap<string, readonly SumTerm[]>;
+  /** Names that are worked out of something counted on the table. */
+  readonly counted: ReadonlySet<string>;
 }
+
+/** Whether an expression looks at a packet. */
+const looksAtTable = (value: unknown): boolean => {
+  if (typeof value !== 'object' || value === null) return false;
+  const fields = value as Readonly<Record<string, unknown>>;
+  const form = formOf(fields);
+  if (!form) return false;
+  return slotsOf(form).some(
+    ([field, slot]) => slot === 'packet' || [fields[field]].flat().some((each) => looksAtTable(each)),
+  );
+};
+
+/** Names that the performer works out of what is counted on the table, or of other such names. */
+const countedNames = (steps: readonly Step[]): ReadonlySet<string> => {
+  const counted = new Set<string>();
+  const isCounted = (value: unknown): boolean =>
+    looksAtTable(value) || namesRead(value).some((name) => counted.has(name));
+  const walk = (inside: readonly Step[]): boolean =>
+    inside.some((step) => {
+      const isNew = step.do === 'work out' && !counted.has(step.name) && isCounted(step.what);
+      if (isNew) counted.add(step.name);
+      return insideOf(step).some(walk) || isNew;
+    });
+  while (walk(steps)) continue;
+  return counted;
+};
 
 /** Steps behind which nobody looks: they branch, or end the world. */
 const PASSED: ReadonlySet<Step['do']> = new Set(['if', 'repeat', 'require', 'out']);
@@ -59,6 +90,7 @@ class Keeping {
   readonly terms = new Map<string, readonly SumTerm[]>();
   private readonly kinds: ReadonlyMap<string, Kind>;
   private readonly known: ReadonlySet<string>;
+  readonly counted: ReadonlySet<string>;
   private readonly taken: Set<string>;
   private count = 0;
 
@@ -67,6 +99,7 @@ class Keeping {
     this.kinds = kindsOf(procedure);
     this.known = new Set([...knownNames(procedure.steps), ...givens]);
     this.taken = new Set([...namesIn(procedure.steps), ...givens]);
+    this.counted = countedNames(procedure.steps);
     this.counts = [this.amount('number').kept, this.amount('number').kept];
   }
 
@@ -135,7 +168,7 @@ class Keeping {
       // Of what a helper does only what was told is known; what is uncounted nobody knows.
       if (!(mine || typeof value === 'string') || !namesRead(value).every((name) => this.known.has(name)))
         return [];
-      const amount = this.amount(kindOf(value, this.kinds) ?? 'number');
+      const amount = this.amount(kindOf(value, this.kinds) ?? 'number', value);
       const fieldsOf = this.amounts.get(path) ?? new Map<string, Amount>();
       this.amounts.set(path, fieldsOf.set(field, amount));
       return [keep(amount.kept, value)];
@@ -146,17 +179,18 @@ class Keeping {
     const parts = termsOf(step.what);
     if (parts.length < 2) return [];
     const terms = parts.map(({ value, sign }): SumTerm => ({
-      ...this.amount('number'),
+      ...this.amount('number', value),
       ...{ sign, words: sayExpression(value) },
     }));
     this.terms.set(path, terms);
     return terms.map(({ kept }, index) => keep(kept, parts[index].value));
   }
 
-  private amount(kind: Kind): Amount {
+  private amount(kind: Kind, value?: Expression): Amount {
     do this.count++;
     while (this.taken.has(`amount ${this.count.toString()}`));
-    return { kept: `amount ${this.count.toString()}`, kind };
+    const isCounted = looksAtTable(value) || namesRead(value).some((name) => this.counted.has(name));
+    return { kept: `amount ${this.count.toString()}`, kind, isCounted };
   }
 }
 
@@ -170,6 +204,6 @@ const keep = (name: string, what: Expression): Step => ({ do: 'work out', name, 
 export const withAmounts = (procedure: Procedure): WithAmounts => {
   const keeping = new Keeping(procedure);
   const steps = keeping.all(procedure.steps);
-  const { written, amounts, terms, stops, counts } = keeping;
-  return { procedure: { ...procedure, steps }, written, amounts, terms, stops, counts };
+  const { written, amounts, terms, stops, counts, counted } = keeping;
+  return { procedure: { ...procedure, steps }, written, amounts, terms, stops, counts, counted };
 };

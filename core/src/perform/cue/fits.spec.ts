@@ -51,7 +51,7 @@ const lies = (
 test.each(ALL.map((procedure) => [procedure.name, procedure] as const))(
   'what fits what a performer is told in %s has the world that it is in, as acting it out shows it',
   (_, procedure) => {
-    const start = [{ followed: follow(procedure), turn: 0 }];
+    const start = [{ followed: follow(procedure), turn: 0, isSure: true }];
     const rng = seededRng(7);
     for (let seed = 1; seed <= 12; seed++) {
       const acted = actOut(procedure, [], seed, rng);

@@ -46,6 +46,8 @@ export interface Fits {
   readonly fits: readonly Fit[];
   /** False where there was no time to look at all worlds, or there are too many that fit. */
   readonly isWhole: boolean;
+  /** By value of a name: whether it is not the same in all that fits. */
+  readonly open: ReadonlySet<number>;
   /** What was done since the last answer, in the first world that fits. */
   readonly moments: readonly Moment[];
   /** How the worlds that fit can still end, where none of them can hold; undefined where one can, or it is not known. */
@@ -191,6 +193,9 @@ class Search {
   /** What was done since the last answer in the world that is run: as many of them as it counts. */
   private readonly noted: Noted[] = [];
   private first: readonly Noted[] = [];
+  private firstValues: readonly number[] = [];
+  /** The values that are not the same in all that fits. */
+  readonly open = new Set<number>();
   /** By what was noted first: which time the step is done there, and what is so in all that fits. */
   private times: number[] = [];
   private done: boolean[] = [];
@@ -228,6 +233,10 @@ class Search {
         },
       },
     );
+  }
+
+  get valuesFirst(): readonly number[] {
+    return this.firstValues;
   }
 
   get holds(): boolean {
@@ -354,17 +363,22 @@ class Search {
     const lies = liesBy(noted);
     if (this.fits.length === 0) {
       this.first = noted;
+      this.firstValues = [...machine.values];
       this.times = noted.map(
         ({ path }, index) => noted.slice(0, index).filter((each) => each.path === path).length,
       );
       this.done = noted.map(() => true);
       this.certain = noted.map(() => true);
-    } else
+    } else {
+      this.firstValues.forEach((value, index) => {
+        if (machine.values[index] !== value) this.open.add(index);
+      });
       first.forEach(({ path, lie }, index) => {
         const other = lies.get(path)?.at(this.times[index]);
         if (other === undefined) this.done[index] = false;
         if (other !== lie) this.certain[index] = false;
       });
+    }
     const lie = lieOf(machine);
     const world = this.worlds.get(lie) ?? endedWorld(machine, this.start);
     this.worlds.set(lie, world);
@@ -379,6 +393,8 @@ export const END = 'end';
 export interface Start {
   readonly followed: Followed;
   readonly turn: number;
+  /** Whether it is known that it lay so, or in one of the other ways; else it is only taken to. */
+  readonly isSure: boolean;
 }
 
 /**
@@ -388,7 +404,8 @@ export interface Start {
  */
 export const fitting = (starts: readonly Start[], answers: readonly Answer[]): Fits => {
   // What chance can bring is too much to go through.
-  const found = starts.some(({ followed }) => followed.isByChance) ? NOTHING : fittingAll(starts, answers);
+  const isOpen = starts.some(({ followed, isSure }) => followed.isByChance || !isSure);
+  const found = isOpen ? NOTHING : fittingAll(starts, answers);
   if (found.fits.length > 0 || found.isWhole) {
     const lost = found.fits.length > 0 ? lostIn(starts, answers) : undefined;
     return { ...found, lost };
@@ -398,32 +415,43 @@ export const fitting = (starts: readonly Start[], answers: readonly Answer[]): F
     search.run(BUDGET, 1);
     if (search.fits.length > 0)
       return {
-        ...{ fits: search.fits, isWhole: false, lost: undefined },
+        ...{ fits: search.fits, isWhole: false, lost: undefined, open: search.open },
         moments: search.moments.map((moment) => ({ ...moment, isCertain: false })),
       };
   }
   return { ...NOTHING, lost: undefined };
 };
 
-const NOTHING = { fits: [], isWhole: false, moments: [] } as const;
+const NOTHING = { fits: [], isWhole: false, moments: [], open: new Set<number>() } as const;
 
 const fittingAll = (starts: readonly Start[], answers: readonly Answer[]): Omit<Fits, 'lost'> => {
   const fits: Fit[] = [];
   let [isWhole, left] = [true, BUDGET];
   let moments: readonly Moment[] = [];
+  const open = new Set<number>();
+  let first: readonly number[] | undefined;
   for (const { followed, turn } of starts) {
     const search = new Search(followed, answers, turn, 'told');
     if (!search.run(left, MOST_FITS - fits.length)) isWhole = false;
     left -= search.steps;
     if (fits.length === 0) moments = search.moments;
     else if (search.fits.length > 0) moments = alsoIn(moments, search.moments);
+    search.open.forEach((index) => open.add(index));
+    if (search.fits.length > 0) {
+      first?.forEach((value, index) => {
+        if (search.valuesFirst[index] !== value) open.add(index);
+      });
+      first ??= search.valuesFirst;
+    }
     fits.push(...search.fits);
     if (left <= 0 || fits.length >= MOST_FITS) {
       isWhole = false;
       break;
     }
   }
-  return { fits, isWhole, moments };
+  // Of what is not looked at to its end nothing is sure.
+  const sure = isWhole ? moments : moments.map((moment) => ({ ...moment, isCertain: false }));
+  return { fits, isWhole, moments: sure, open };
 };
 
 /** The moments of one start, where those of another are to fit as well: what both know. */

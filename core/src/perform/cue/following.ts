@@ -76,7 +76,7 @@ export const cued = (run: Run, plan: Plan, answers: readonly Answer[]): Run => {
   if (run.starts.length === 0) return { ...run, answers, found: undefined, pages: [NOTES], index: 0 };
   const found = fitting(run.starts, answers);
   const { followed } = run.starts[0];
-  const pages = new Pages(followed, plan.audience === '' ? undefined : plan.audience).of(found);
+  const pages = new Pages(followed, plan.audience === '' ? undefined : plan.audience, found).of();
   return { ...run, answers, found, pages, index: 0 };
 };
 

@@ -1,6 +1,6 @@
 import { NONE } from '../../procedure/form';
 import { UNSET } from '../../procedure/program';
-import { byOf, Step } from '../../procedure/procedure';
+import { byOf, Step, StepOf } from '../../procedure/procedure';
 import { namesRead } from '../../procedure/walk';
 import { pathOf, stepAt } from '../../rehearse/editSteps';
 import { saidTo } from '../../rehearse/says';
@@ -83,6 +83,28 @@ export const sayAmounts = (amounts: readonly number[], total: number): string =>
   return `${first < 0 ? `−${(-first).toString()}` : first.toString()} ${parts.join(' ')} = ${total.toString()}`;
 };
 
+/** Something that the performer worked out, behind its step. */
+interface WorkedStep {
+  readonly path: string;
+  readonly step: StepOf<'see' | 'work out'>;
+  readonly moment: Moment;
+}
+
+/** What was worked out, apart: what these names are not made of, and what they are. */
+const madeOf = (
+  worked: readonly WorkedStep[],
+  names: readonly string[],
+): readonly [others: readonly WorkedStep[], own: readonly WorkedStep[]] => {
+  const read = new Set(names);
+  const own = new Set<WorkedStep>();
+  for (const each of [...worked].reverse())
+    if (read.has(each.step.name)) {
+      own.add(each);
+      for (const name of namesRead(each.step.what)) read.add(name);
+    }
+  return [worked.filter((each) => !own.has(each)), worked.filter((each) => own.has(each))];
+};
+
 /** Words of a way inside a sentence: without their capital and full stop. */
 const unstopped = (words: string): string =>
   words.replace(/\.$/, '').replace(/^(They |It |The |On)/, (found) => found.toLowerCase());
@@ -95,6 +117,7 @@ export class Pages {
   constructor(
     private readonly followed: Followed,
     private readonly audience: string | undefined,
+    private readonly found: Fits,
   ) {
     this.cards = followed.program.start.reduce((sum, { length }) => sum + length, 0);
   }
@@ -103,8 +126,12 @@ export class Pages {
     return stepAt(this.followed.own.steps, pathOf(path));
   }
 
-  private valueOf(moment: Moment, name: string): number | undefined {
-    const value = moment.values[this.followed.program.names.indexOf(name)] as number | undefined;
+  /** What a name holds, where it is the same in all that fits; what is counted on the table only where all was looked at. */
+  private valueOf(moment: Moment, name: string, isCounted: boolean): number | undefined {
+    const { open, isWhole } = this.found;
+    const index = this.followed.program.names.indexOf(name);
+    if (open.has(index) || (isCounted && !isWhole)) return undefined;
+    const value = moment.values[index] as number | undefined;
     return value === UNSET || value === NONE ? undefined : value;
   }
 
@@ -115,7 +142,7 @@ export class Pages {
       .map((part) => {
         if (!('field' in part)) return part.text;
         const amount = amounts?.get(part.field);
-        const value = amount && moment && this.valueOf(moment, amount.kept);
+        const value = amount && moment && this.valueOf(moment, amount.kept, amount.isCounted);
         if (amount && value !== undefined) return amount.kind === 'card' ? sayCard(value) : value.toString();
         const isFelt = 'felt' in step && step.felt === true;
         const isHidden =
@@ -138,9 +165,17 @@ export class Pages {
 
   private sumOf(path: string, step: Step, moment: Moment): string {
     const terms = this.followed.terms.get(path) ?? [];
-    const total = 'name' in step ? this.valueOf(moment, step.name) : undefined;
-    const amounts = terms.map(({ kept, sign }) => sign * (this.valueOf(moment, kept) ?? 0));
-    return total === undefined ? '' : sayAmounts(amounts, total);
+    const total = 'name' in step ? this.workedOut(moment, step.name) : undefined;
+    const amounts = terms.map(({ kept, sign, isCounted }) => {
+      const value = this.valueOf(moment, kept, isCounted);
+      return value === undefined ? undefined : sign * value;
+    });
+    const isKnown = (amount: number | undefined): amount is number => amount !== undefined;
+    return total === undefined || !amounts.every(isKnown) ? '' : sayAmounts(amounts, total);
+  }
+
+  private workedOut(moment: Moment, name: string): number | undefined {
+    return this.valueOf(moment, name, this.followed.counted.has(name));
   }
 
   private page(path: string, step: Step, more: Partial<StepPage>): StepPage {
@@ -171,26 +206,28 @@ export class Pages {
     let claims: string[] = [];
     let says: readonly string[] = [];
     const shown = new Set<string>();
-    let worked: { path: string; step: Step & { name: string }; moment: Moment }[] = [];
-    const flush = (): void => {
-      const last = worked.at(-1);
+    let worked: WorkedStep[] = [];
+    const sums = (some: readonly WorkedStep[]): readonly string[] =>
+      some.map((each) => this.sumOf(each.path, each.step, each.moment)).filter(Boolean);
+    /** What was worked out and is not a part of what comes next: a page for each, with what it was made of. */
+    const flush = (some: readonly WorkedStep[]): void => {
+      const last = some.at(-1);
       if (!last) return;
+      const [others, own] = madeOf(some.slice(0, -1), namesRead(last.step.what));
+      flush(others);
       const { path, step, moment } = last;
-      const value = this.valueOf(moment, step.name) ?? 0;
+      const value = this.workedOut(moment, step.name);
+      // What depends on what only the performer can count is left to them.
+      const says = value === undefined ? sayExpression(step.what) : sayValue(this.followed, step.name, value);
       pages.push(
-        this.page(path, step, {
-          does: `${titled(step.name)}: ${sayValue(this.followed, step.name, value)}`,
-          sums: worked.map((each) => this.sumOf(each.path, each.step, each.moment)).filter(Boolean),
-          moment,
-        }),
+        this.page(path, step, { does: `${titled(step.name)}: ${says}`, sums: sums([...own, last]), moment }),
       );
-      worked = [];
     };
     for (const moment of moments) {
       const { path, isDone, isCertain } = moment;
       const step = this.stepAt(path);
       // What only some may do, who chose in secret, is theirs alone.
-      if (!step || !isDone) continue;
+      if (!step || (!isDone && byOf(step) === 'helper')) continue;
       if (step.do === 'claim' && step.words !== undefined) claims = [...claims, step.words];
       if (SILENT.has(step.do)) continue;
       if (step.do === 'work out') {
@@ -203,12 +240,14 @@ export class Pages {
       shown.add(path);
       // What they choose in secret shows in what they do next.
       if (step.do === 'choose') {
-        flush();
+        flush(worked);
+        worked = [];
         says = [...says, ...this.saidAt(step)];
         continue;
       }
       if (step.do === 'choose one') {
-        flush();
+        flush(worked);
+        worked = [];
         const ways = step.of.map(({ words }) => unstopped(words)).join(', or ');
         pages.push(
           this.page(path, step, { does: `They choose: ${ways}`, says: [...says, ...this.saidAt(step)] }),
@@ -216,20 +255,19 @@ export class Pages {
         [says, claims] = [[], []];
         continue;
       }
-      const isUsed =
-        mine && worked.some(({ step: { name } }) => Object.values(step).flatMap(namesRead).includes(name));
-      if (!isUsed) flush();
+      const [others, used] = madeOf(worked, mine ? Object.values(step).flatMap(namesRead) : []);
+      flush(others);
       pages.push(
         this.page(path, step, {
-          does: step.do === 'see' ? this.lookAt(step) : this.sentence(step, path, moment),
+          does: `${isDone ? '' : 'Perhaps: '}${step.do === 'see' ? this.lookAt(step) : this.sentence(step, path, moment)}`,
           says: [...says, ...this.saidAt(step)],
-          sums: worked.map((each) => this.sumOf(each.path, each.step, each.moment)).filter(Boolean),
+          sums: sums(used),
           moment: isCertain ? moment : undefined,
         }),
       );
       [worked, says, claims] = [[], [], []];
     }
-    flush();
+    flush(worked);
     // A choice in secret that nothing followed.
     if (says.length > 0) {
       const path = moments[moments.length - 1].path;
@@ -311,7 +349,8 @@ export class Pages {
   }
 
   /** The pages from the last answer to the next, or to the end; one at least. */
-  of(found: Fits): readonly RunPage[] {
+  of(): readonly RunPage[] {
+    const { found } = this;
     const { fits, moments } = found;
     if (fits.length === 0) return [{ kind: 'nothing' }];
     const { pages, claims } = this.stretch(moments);

@@ -121,7 +121,7 @@ test.each(NAMES)(
   '%s, whatever they choose: at its end the pack is known to lie as it was handled',
   (name) => {
     const rng = seededRng(3);
-    for (let time = 0; time < 25; time++) {
+    for (let time = 0; time < 12; time++) {
       const { live, acted, turn } = performReally(beginLive(plan([name])), rng);
       const really = packState(packIn(acted, acted.scenes.length - 1), HOME, turn);
       // Cards that lie elsewhere are told with their place; a pack alone shows only which they are.

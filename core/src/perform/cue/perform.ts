@@ -82,7 +82,7 @@ export const packsAtPage = (run: Run, plan: Plan): Live['packs'] | undefined => 
   const previous = index > 0 ? pages[index - 1] : undefined;
   const moment = previous?.kind === 'step' ? previous.moment : found?.moments.at(0);
   const world = isWaiting
-    ? sameWorld(found?.fits.map((fit) => fit.world) ?? [])
+    ? sameWorld(found?.isWhole ? found.fits.map((fit) => fit.world) : [])
     : moment?.isCertain
       ? moment.world
       : undefined;

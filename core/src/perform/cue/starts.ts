@@ -14,6 +14,12 @@ import { Plan, PlannedRoutine } from './plan';
 /** More ways to begin than these are not told apart. */
 const MOST_STARTS = 108;
 
+/** Whether it is known which cards are out of a pack that lies in its order: else its rows are a guess. */
+const isKnown = (state: PackState): boolean =>
+  state.lies === 'home' &&
+  state.packets.length === 0 &&
+  outOf(state).every(({ cards }) => Array.isArray(cards));
+
 /** A pack as it may lie when a routine begins, top card first. */
 interface Row {
   readonly turn: number;
@@ -68,6 +74,7 @@ export const startsOf = (
   { packs: homes }: Pick<Plan, 'packs'>,
   packs: Readonly<Record<string, readonly PackState[]>>,
 ): readonly Start[] => {
+  let isSure = true;
   let laid: readonly { readonly packets: Procedure['packets']; readonly turn: number }[] = [
     { packets: procedure.packets, turn: 0 },
   ];
@@ -80,18 +87,19 @@ export const startsOf = (
     const rows = new Map(
       states.flatMap((state) => rowsOf(state, home)).map((row) => [row.cards.join(), row]),
     );
+    isSure &&= states.every(isKnown);
     if (rows.size === 0) continue;
-    laid = laid
-      .flatMap(({ packets }) =>
-        [...rows.values()].map(({ turn, cards }) => ({
-          packets: { ...packets, [packet]: cards.map(formatCard) },
-          turn,
-        })),
-      )
-      .slice(0, MOST_STARTS);
+    const all = laid.flatMap(({ packets }) =>
+      [...rows.values()].map(({ turn, cards }) => ({
+        packets: { ...packets, [packet]: cards.map(formatCard) },
+        turn,
+      })),
+    );
+    isSure &&= all.length <= MOST_STARTS;
+    laid = all.slice(0, MOST_STARTS);
   }
   return laid.map(({ packets, turn }) => ({
-    turn,
+    ...{ turn, isSure },
     followed: follow({ ...procedure, ...(packets && { packets }) }),
   }));
 };
