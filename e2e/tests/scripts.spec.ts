@@ -79,8 +79,10 @@ test.describe('each script and worker may be refused once: the place is reached,
     await patiently(page, page.getByRole('dialog'), () => page.keyboard.press('?'));
   });
 
-  // A drill of a part of Learn comes with that part.
-  const views = VIEWS.filter(({ hasKeys, name }) => !hasKeys || name === 'practice');
+  // A drill of a part of Learn comes with that part; the stage and the dress rehearsal come by themselves.
+  const views = VIEWS.filter(
+    ({ hasKeys, name, path }) => !hasKeys || name === 'practice' || path.startsWith('/perform'),
+  );
   const roomOf = (path: string): string => path.split('/')[1];
   for (const room of new Set(views.map(({ path }) => roomOf(path))))
     test(`in every view of ${room}, with what is deferred in it`, async ({ page }) => {
