@@ -18,12 +18,14 @@ test('by keyboard as a clicker sends it; a reload half-way comes back to the sam
   const pack = new PackInHand();
   pack.cut(9);
   await page.keyboard.press('PageDown');
+  await expect(page.locator('.ranks')).toBeVisible();
   // A card by its letters; none of them opens a room.
   await page.keyboard.type(`${pack.face[0]}${pack.face[1]}`.toLowerCase());
   await expect(page.locator('.does')).toContainText('Place: 9');
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('Space');
   await expect(title(page)).toHaveText('2 · Second, a number');
+  await expect(page.locator('.digits')).toBeVisible();
   await page.keyboard.type('5');
   await page.keyboard.press('Enter');
   await expect(page.locator('.does')).toContainText('Cut 5 cards');
@@ -31,6 +33,7 @@ test('by keyboard as a clicker sends it; a reload half-way comes back to the sam
   await expect(page.locator('.does')).toContainText('Cut 5 cards');
   await page.keyboard.press('PageUp');
   await expect(page.locator('.does')).toContainText('They choose: number');
+  await expect(page.locator('.digits')).toBeVisible();
   await page.keyboard.type('12');
   await expect(page.locator('.does')).toContainText('Cut 12 cards');
   expect(new URL(page.url()).pathname).toBe('/perform/live');
