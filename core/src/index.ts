@@ -14,4 +14,5 @@ export * from './learn/index';
 export * from './weave/index';
 export * from './rehearse/index';
 export * from './perform/index';
+export * from './record/index';
 export { JOBS } from './jobs';
