@@ -8,7 +8,9 @@ import { actOut, Acted, Scene } from '../../rehearse/actOut';
 import { pathOf, stepAt } from '../../rehearse/editSteps';
 import { readProcedure } from '../../rehearse/readProcedure';
 import { WORKED } from '../../rehearse/worked/worked';
-import { Answer, END, fitting, follow } from './fits';
+import { fitting } from './fits';
+import { follow } from './followed';
+import { Answer, END } from './search';
 
 const read = (procedure: unknown): readonly Procedure[] => {
   const outcome = readProcedure({ version: 2, ...(procedure as object) });

@@ -1,4 +1,6 @@
-export { type Answer, END, fitting, type Fits, follow, type Followed, isSameSight } from './fits';
+export { fitting, type Fits } from './fits';
+export { follow, type Followed, isSameSight } from './followed';
+export { type Answer, END } from './search';
 export { type Ask, Pages, type RunPage, type StepPage } from './pages';
 export {
   ENDS,

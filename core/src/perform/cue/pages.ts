@@ -7,7 +7,9 @@ import { saidTo } from '../../rehearse/says';
 import { sayCard } from '../../rehearse/sayCard';
 import { sayExpression, sayStep, stepSentence } from '../../rehearse/sentence';
 import { titled } from '../../rehearse/watched';
-import { END, Fit, Fits, Followed, Moment, Waits } from './fits';
+import { Fits } from './fits';
+import { Followed } from './followed';
+import { END, Fit, Moment, Waits } from './search';
 
 /** What is asked for on a page. */
 export type Ask =

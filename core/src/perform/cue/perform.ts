@@ -2,7 +2,7 @@ import { firstOf, isCard } from '../../deck/card';
 import { distinct } from '../afterRoutine';
 import { laidFor } from '../need';
 import { PackState } from '../state';
-import { Answer } from './fits';
+import { Answer } from './search';
 import { beginRun, cued, laidBefore, secretsOf, stateIn, statesAfter } from './following';
 import { intervalWork, isFaceAsked, mendingOf } from './mending';
 import { RunPage } from './pages';

@@ -1,6 +1,7 @@
 import { Procedure } from '../../procedure/procedure';
 import { PackState } from '../state';
-import { Answer, Fits, Start } from './fits';
+import { Fits, Start } from './fits';
+import { Answer } from './search';
 import { RunPage } from './pages';
 import { HowEnded, Plan, PlannedPackHome, PlannedRoutine } from './plan';
 

@@ -8,7 +8,8 @@ import { readProcedure } from '../../rehearse/readProcedure';
 import { withOrder } from '../../rehearse/withOrder';
 import { laidFor } from '../need';
 import { outOf, PackState } from '../state';
-import { follow, Start } from './fits';
+import { Start } from './fits';
+import { follow } from './followed';
 import { Plan, PlannedRoutine } from './plan';
 
 /** More ways to begin than these are not told apart. */
