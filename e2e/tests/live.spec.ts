@@ -86,7 +86,7 @@ test('one tab performs while another changes the set: nothing is lost, and the o
 });
 
 /** How often it is killed: KILLS=20 for the figure in full. */
-const KILLS = Number(process.env['KILLS'] ?? 5);
+const KILLS = Number(process.env['KILLS'] ?? 3);
 
 /** How many taps the page has by what it shows. */
 const tapsOn = async (page: Page): Promise<number> =>

@@ -64,14 +64,13 @@ const counted = (base: Float64Array, worth: number, prior: number): Predictor =>
   data: (n) => n / (n + worth),
 });
 
-/** Kernels of a width about every observation, turned back at both ends, with a base worth a few observations. */
-const kernels = (
-  size: number,
-  width: number,
-  base: Float64Array,
-  worth: number,
-  prior: number,
-): Predictor => {
+/** By size and width: a bell about each value, turned back at both ends. They are the same for every fit. */
+const BUMPS = new Map<string, readonly Float64Array[]>();
+
+const bumpsOf = (size: number, width: number): readonly Float64Array[] => {
+  const key = `${size} ${width}`;
+  const known = BUMPS.get(key);
+  if (known) return known;
   const bumps = Array.from({ length: size }, (_, at) => {
     const bump = new Float64Array(size);
     for (let value = -size; value < 2 * size; value++) {
@@ -81,6 +80,19 @@ const kernels = (
     }
     return normal(bump);
   });
+  BUMPS.set(key, bumps);
+  return bumps;
+};
+
+/** Kernels of a width about every observation, with a base worth a few observations. */
+const kernels = (
+  size: number,
+  width: number,
+  base: Float64Array,
+  worth: number,
+  prior: number,
+): Predictor => {
+  const bumps = bumpsOf(size, width);
   return {
     prior,
     chances: (counts, n) => {

@@ -28,7 +28,7 @@ test.each(CERTAIN.map((each) => [each.name, each] as const))(
     const open = openSightsOf(procedure);
     const listed = casesOf(procedure, 3_000_000);
     const ends = new Map(listed?.cases.map(({ values, end }) => [values.join(), end]));
-    const proof = listed ? undefined : prove(procedure, { budget: 20_000_000 });
+    const proof = listed ? undefined : prove(procedure, { budget: 3_000_000 });
     const failures = new Map(
       proof?.failures.map(({ choices, at }) => [choices.map(([, value]) => value).join(), at]),
     );
