@@ -20,13 +20,14 @@ const LONGEST = 100_000;
 /**
  * What a procedure claims to be known and is not, by running it over every choice.
  *
+ * @param budget how many instructions may be done.
  * @returns undefined where nothing is left open, where it shuffles by chance, or where it is too much to run.
  */
-export const openSightsOf = (procedure: Procedure): OpenSights | undefined => {
+export const openSightsOf = (procedure: Procedure, budget = BUDGET): OpenSights | undefined => {
   if (hasChance(procedure) || !anyStep(procedure.steps, (step) => step.do === 'claim known'))
     return undefined;
   const machine = new Machine(compile(procedure));
-  return machine.run(BUDGET) ? openSights(machine) : undefined;
+  return machine.run(budget) ? openSights(machine) : undefined;
 };
 
 /** One evening’s case of a routine, as helpers make it. */

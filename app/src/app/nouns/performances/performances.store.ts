@@ -11,6 +11,9 @@ import { Rows } from '../../storage/rows';
 import { ON_STAGE, TAPS } from './live.kind';
 import { PERFORMANCES, PerformanceRow } from './performances.kind';
 
+/** How a set went last is looked for among so many performances. */
+const LATELY = 100;
+
 const STAGE = onlyPlace(ON_STAGE);
 const TAPPED = onlyPlace(TAPS);
 
@@ -36,7 +39,9 @@ export class PerformancesStore {
     return stage && this.rows.at(placeOf(PERFORMANCES, stage.id))();
   });
 
-  private readonly all = liveRows(PERFORMANCES);
+  private readonly all = liveRows(PERFORMANCES, (db) =>
+    db.rows(PERFORMANCES).orderBy('at').reverse().limit(LATELY).toArray(),
+  );
 
   /** How a set went the last time; undefined where it was never done, or that is not read yet. */
   lastOf(set: string): PerformanceRow | undefined {

@@ -29,6 +29,9 @@ export interface Answered {
   readonly seconds: number;
 }
 
+/** So many instructions are done on the page to see what nobody can know; what takes more is not judged. */
+const AT_HAND = 100_000;
+
 /** How often something slips, in a hundred routines. */
 export const SLIP_RATES = [0, 15, 40] as const;
 export type SlipRate = (typeof SLIP_RATES)[number];
@@ -133,10 +136,12 @@ export class Dress {
     const rng = seededRng(seed);
     const slipped = 100 * rng() < this.rate() ? slipInto(procedure, rng) : undefined;
     const done = slipped?.procedure ?? procedure;
-    const drawn = drawCase(done, seed, slipped ? undefined : openSightsOf(procedure));
+    const drawn = drawCase(done, seed, slipped ? undefined : openSightsOf(procedure, AT_HAND));
     if (!drawn) return notes;
     const { acted } = drawn;
-    const beats = beatsOf(done, acted, plan.audience, slipped?.laidIn);
+    // A slip of one's own is not told: what one means to do stands there, as it is written.
+    const told = slipped?.laidIn === undefined ? procedure : done;
+    const beats = beatsOf(told, acted, plan.audience, slipped?.laidIn);
     return {
       ...{ routine, slip: slipped?.slip, choices: acted.choices },
       beats: beats.length > 0 ? beats : notes.beats,
