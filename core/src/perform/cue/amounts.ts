@@ -128,6 +128,8 @@ class Keeping {
       if (told && chooses) stop('before', path);
       // A choice moves no card, and its ways come before what stands behind it.
       if (!told && chooses) stop('done', path);
+      // An out is said before anything is cleared up.
+      if (step.do === 'out' && step.steps?.length) stop('done', path);
       const own = pathOf(next());
       this.written.set(sayPath(own), path);
       result.push(this.inside(step, own, way));

@@ -72,6 +72,8 @@ test.each(ALL.map((procedure) => [procedure.name, procedure] as const))(
         const scenes = before.map((scene) => scene);
         let at = 0;
         for (const moment of found.moments.slice(1)) {
+          // An out is said before its clear-up, and acted out behind it.
+          if (stepAt(procedure.steps, pathOf(moment.path))?.do === 'out') continue;
           if (!moment.isDone || !found.isWhole) continue;
           const next = scenes.findIndex((scene, which) => which >= at && scene.path === moment.path);
           expect([where, moment.path, next >= 0]).toEqual([where, moment.path, true]);

@@ -32,6 +32,7 @@ export const mendingOf = (
     acts:
       how === 'change' ? [CHANGE] : dearest.parts ? sayMend(dearest.parts, dearest.state, needs, home) : [],
     ...{ outOfSight: price[1] > 0, seconds: price[2], isChange: how === 'change' },
+    ways: states.length,
     cannot: price[0] > 0 ? whyNoMend(dearest.state, needs, home) : undefined,
     canChange: how !== 'change' && (spares[name] ?? 0) > 0,
   };

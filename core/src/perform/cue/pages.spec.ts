@@ -120,6 +120,26 @@ test('what depends on how many cards lie somewhere is left to the performer unti
   ]);
 });
 
+test('an out is said before what clears up behind it', () => {
+  const procedure = read({
+    ...{ format: 'enumeron procedure', version: 2, name: 'Cleared up' },
+    packets: { pack: ['AC', '2C', '3C'] },
+    steps: [
+      { do: 'lift', count: 1, from: 'pack', onto: 'hand' },
+      { do: 'out', words: 'Show it.', steps: [{ do: 'put', packet: 'hand', where: 'on', other: 'pack' }] },
+    ],
+  });
+  let live = beginLive(planOf(procedure));
+  const does: string[] = [];
+  while (live.phase.kind === 'run') {
+    const page = live.phase.run.pages[live.phase.run.index];
+    does.push(page.kind === 'step' ? page.does : page.kind);
+    live = tapped(live, { tap: { do: 'next' }, at: 1 });
+  }
+  expect(does).toEqual(['Lift 1 card from pack onto hand', 'Out: Show it.', 'Put hand on pack', 'end']);
+  expect(live.done).toMatchObject([{ how: 'out', out: 'Show it.' }]);
+});
+
 test('a sum is said in one line, what is counted round with it', () => {
   expect(sayAmounts([20, -3], 17)).toBe('20 − 3 = 17');
   expect(sayAmounts([8, -32], 28)).toBe('8 − 32 + 52 = 28');

@@ -67,7 +67,7 @@ export interface NothingPage {
 export type RunPage = StepPage | WhichPage | EndPage | NothingPage;
 
 /** Steps that are no page of their own: they ask, prove and branch. */
-const SILENT: ReadonlySet<Step['do']> = new Set(['if', 'repeat', 'require', 'claim', 'claim known', 'out']);
+const SILENT: ReadonlySet<Step['do']> = new Set(['if', 'repeat', 'require', 'claim', 'claim known']);
 
 const SUIT_NAMES = ['clubs', 'diamonds', 'hearts', 'spades'] as const;
 
@@ -231,6 +231,14 @@ export class Pages {
       // What only some may do, who chose in secret, is theirs alone.
       if (!step || (!isDone && byOf(step) === 'helper')) continue;
       if (step.do === 'claim' && step.words !== undefined) claims = [...claims, step.words];
+      if (step.do === 'out') {
+        flush(worked);
+        pages.push(
+          this.page(path, step, { does: `Out: ${step.words}`, says: [...says, ...this.saidAt(step)] }),
+        );
+        [worked, says] = [[], []];
+        continue;
+      }
       if (SILENT.has(step.do)) continue;
       if (step.do === 'work out') {
         if (byOf(step) !== 'helper') worked = [...worked, { path, step, moment }];

@@ -60,6 +60,8 @@ export interface Mending {
   readonly acts: readonly string[];
   readonly outOfSight: boolean;
   readonly seconds: number;
+  /** In how many ways it may lie; the acts are those of the one that takes most. */
+  readonly ways: number;
   /** Why nothing brings it there. */
   readonly cannot: string | undefined;
   /** Whether a spare pack can take its place. */

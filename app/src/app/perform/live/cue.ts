@@ -171,6 +171,9 @@ const mendCue = (live: Live, { routine, pack, acts, cannot, ...mending }: Mendin
       cannot === undefined
         ? [
             `${countOf(Math.round(mending.seconds), 'second')}, ${mending.outOfSight ? 'out of sight' : 'in view'}`,
+            ...(mending.ways > 1
+              ? [`It may lie in ${mending.ways.toString()} ways: this is what the worst of them takes.`]
+              : []),
           ]
         : [],
     next: cannot === undefined ? 'done' : 'it lies as needed, go on',
