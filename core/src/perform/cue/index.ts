@@ -1,7 +1,8 @@
 export { fitting, type Fits } from './fits';
 export { follow, type Followed, isSameSight } from './followed';
 export { type Answer, END } from './search';
-export { type Ask, Pages, type RunPage, type StepPage } from './pages';
+export type { Ask, RunPage, StepPage } from './page';
+export { Pages } from './pages';
 export {
   ENDS,
   type HowEnded,

@@ -1,6 +1,6 @@
 import { NONE } from '../../procedure/form';
 import { UNSET } from '../../procedure/program';
-import { byOf, Step, StepOf } from '../../procedure/procedure';
+import { byOf, Step } from '../../procedure/procedure';
 import { namesRead } from '../../procedure/walk';
 import { pathOf, stepAt } from '../../rehearse/editSteps';
 import { saidTo } from '../../rehearse/says';
@@ -9,62 +9,9 @@ import { sayExpression, sayStep, stepSentence } from '../../rehearse/sentence';
 import { titled } from '../../rehearse/watched';
 import { Fits } from './fits';
 import { Followed } from './followed';
+import { Ask, EndPage, RunPage, StepPage } from './page';
 import { END, Fit, Moment, Waits } from './search';
-
-/** What is asked for on a page. */
-export type Ask =
-  | { readonly kind: 'card' }
-  | { readonly kind: 'rank' }
-  | { readonly kind: 'number'; readonly from: number; readonly to: number }
-  | {
-      readonly kind: 'option';
-      readonly options: readonly string[];
-      /** What stands for the first of them. */
-      readonly from: 0 | 1;
-    };
-
-/** One step of a routine, as it is shown while it is performed. */
-export interface StepPage {
-  readonly kind: 'step';
-  /** The step as it is written. */
-  readonly path: string;
-  /** What is seen or chosen at it is called so; empty where nothing is. */
-  readonly name: string;
-  /** What is said, to the audience. */
-  readonly says: readonly string[];
-  /** What is done, or what has been worked out: the largest thing on the page. */
-  readonly does: string;
-  /** The sums behind it: `20 − 3 = 17`. */
-  readonly sums: readonly string[];
-  readonly caution: string | undefined;
-  readonly note: string | undefined;
-  readonly ask: Ask | undefined;
-  /** What must be seen here, where all that fits shows the same. */
-  readonly shows: { readonly value: number; readonly says: string } | undefined;
-  /** How all lies behind it, where that is the same in all that fits. */
-  readonly moment: Moment | undefined;
-}
-
-/** Where it is open at which step they are. */
-export interface WhichPage {
-  readonly kind: 'which';
-  readonly options: readonly { readonly at: string; readonly words: string }[];
-}
-
-/** The end of the steps. */
-export interface EndPage {
-  readonly kind: 'end';
-  readonly how: 'held' | 'outs' | 'failed';
-  /** What must be so now, or what the out is, or what is not so. */
-  readonly words: readonly string[];
-}
-
-/** What was told fits nothing that they can have done. */
-export interface NothingPage {
-  readonly kind: 'nothing';
-}
-
-export type RunPage = StepPage | WhichPage | EndPage | NothingPage;
+import { madeOf, sayAmounts, WorkedStep } from './worked';
 
 /** Steps that are no page of their own: they ask, prove and branch. */
 const SILENT: ReadonlySet<Step['do']> = new Set(['if', 'repeat', 'require', 'claim', 'claim known']);
@@ -73,39 +20,6 @@ const SUIT_NAMES = ['clubs', 'diamonds', 'hearts', 'spades'] as const;
 
 const sayValue = (followed: Followed, name: string, value: number): string =>
   followed.kinds.get(name) === 'card' ? sayCard(value) : value.toString();
-
-const minus = (value: number): string => (value < 0 ? `− ${(-value).toString()}` : `+ ${value.toString()}`);
-
-/** A sum in one line; empty where what is worked out is none. */
-export const sayAmounts = (amounts: readonly number[], total: number): string => {
-  if (amounts.length < 2) return '';
-  const [first, ...others] = amounts;
-  const round = total - amounts.reduce((sum, amount) => sum + amount, 0);
-  const parts = [...others, ...(round === 0 ? [] : [round])].map(minus);
-  return `${first < 0 ? `−${(-first).toString()}` : first.toString()} ${parts.join(' ')} = ${total.toString()}`;
-};
-
-/** Something that the performer worked out, behind its step. */
-interface WorkedStep {
-  readonly path: string;
-  readonly step: StepOf<'see' | 'work out'>;
-  readonly moment: Moment;
-}
-
-/** What was worked out, apart: what these names are not made of, and what they are. */
-const madeOf = (
-  worked: readonly WorkedStep[],
-  names: readonly string[],
-): readonly [others: readonly WorkedStep[], own: readonly WorkedStep[]] => {
-  const read = new Set(names);
-  const own = new Set<WorkedStep>();
-  for (const each of [...worked].reverse())
-    if (read.has(each.step.name)) {
-      own.add(each);
-      for (const name of namesRead(each.step.what)) read.add(name);
-    }
-  return [worked.filter((each) => !own.has(each)), worked.filter((each) => own.has(each))];
-};
 
 /** Words of a way inside a sentence: without their capital and full stop. */
 const unstopped = (words: string): string =>

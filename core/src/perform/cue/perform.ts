@@ -5,7 +5,7 @@ import { PackState } from '../state';
 import { Answer } from './search';
 import { beginRun, cued, laidBefore, secretsOf, stateIn, statesAfter } from './following';
 import { intervalWork, isFaceAsked, mendingOf } from './mending';
-import { RunPage } from './pages';
+import { RunPage } from './page';
 import { homeOf, Live, Phase, RoutineDone, routineOf, Run, Took, WasChosen } from './performance';
 import { HowEnded, HowLeft, Plan, Tap, TimedTap } from './plan';
 

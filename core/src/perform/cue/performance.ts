@@ -2,7 +2,7 @@ import { Procedure } from '../../procedure/procedure';
 import { PackState } from '../state';
 import { Fits, Start } from './fits';
 import { Answer } from './search';
-import { RunPage } from './pages';
+import { RunPage } from './page';
 import { HowEnded, Plan, PlannedPackHome, PlannedRoutine } from './plan';
 
 /** By pack: how it may lie. */

@@ -1,6 +1,6 @@
 import { showCard } from '@enumeron/core/deck';
 import { countOf } from '@enumeron/core/file/deck/countOf';
-import type { Ask, RunPage, StepPage } from '@enumeron/core/file/perform/cue/pages';
+import type { Ask, RunPage, StepPage } from '@enumeron/core/file/perform/cue/page';
 import { homeOf, Live, Mending, Phase, Run } from '@enumeron/core/file/perform/cue/performance';
 import { packsAtPage } from '@enumeron/core/file/perform/cue/perform';
 import type { HowEnded, Tap } from '@enumeron/core/file/perform/cue/plan';
