@@ -99,6 +99,7 @@ export class Boot {
     const outbox = await import('./storage/outbox').catch(() => undefined);
     if (this.isGone()) return;
     await (outbox && this.injector.get(outbox.Outbox).begin());
+    this.journal.allFinished();
     if (this.isGone()) return;
     const { BackupsStore } = await this.scripts.load(() => import('./nouns/backups/backups.store'));
     await this.injector.get(BackupsStore).takeWeekly(new Date());

@@ -8,7 +8,7 @@ import { Action, labelFrom, lineOf, Made, orStandIn, RowsAt, sameRow } from './a
 import { Damage } from './damage';
 import type { Database } from './database';
 import { keepInFlight, leftAction, LeftAction, passOn } from './in-flight';
-import { Line, Place, placeOf } from './kind';
+import { idOf, Line, Place, placeOf } from './kind';
 import { Reader } from './reader';
 import { Rows } from './rows';
 import { Storage } from './storage';
@@ -56,6 +56,8 @@ export class Journal implements Readers {
   private readonly left = new Map<Action, LeftAction>();
   /** What was taken over from before the tab was left, and is not begun yet. */
   private unfinished: readonly LeftAction[] = [];
+  /** The rows that were changed and the lines that were gone back on here before all that was left over was done. */
+  private acted: Set<string> | undefined = new Set();
   /** Keeps what is on its way in the browser's database at once. */
   private outbox: (actions: readonly LeftAction[]) => void = () => undefined;
   private readonly failure = signal<unknown>(undefined);
@@ -116,7 +118,18 @@ export class Journal implements Readers {
       change: (rows) => change(rows as RowsAt<Places>),
     };
     if (action.line !== undefined) this.takenBack.set([]);
+    this.note(places);
     return this.begin(action);
+  }
+
+  /** Nothing that was left over is done to these rows any more: that they are as before may be the user’s wish. */
+  private note(places: readonly Place[]): void {
+    for (const place of places) this.acted?.add(idOf(place));
+  }
+
+  /** All that was left over is done: what other tabs hand on from now on they did just now. */
+  allFinished(): void {
+    this.acted = undefined;
   }
 
   /**
@@ -176,11 +189,10 @@ export class Journal implements Readers {
     const kinds = writes.map(({ kind }) => db.kindNamed(kind));
     if (!kinds.every((kind) => kind !== undefined)) return;
     const places = writes.map(({ key }, index) => placeOf(kinds[index], key));
+    const line = lineOf(places);
+    if (places.some((place) => this.acted?.has(idOf(place))) || (line && this.acted?.has(line))) return;
     const action: Action = {
-      label,
-      line: lineOf(places),
-      about,
-      places,
+      ...{ label, line, about, places },
       change: (rows) =>
         rows.every((row, index) => sameRow(row, orStandIn(places[index], writes[index].before)))
           ? writes.map(({ after }) => after)
@@ -346,6 +358,8 @@ export class Journal implements Readers {
 
   private async step(line: Line, to: 'before' | 'after', overwrite: boolean): Promise<Step> {
     const db = await this.storage.db();
+    if (this.unfinished.length > 0) await this.finish();
+    this.acted?.add(line);
     const step = await this.reader.reading(() => goTo(db, line, to, overwrite, this));
     if (step.kind === 'done' && this.storage.trouble() !== undefined) {
       this.unkept.move(to);

@@ -355,6 +355,24 @@ describe('an action on its way when the tab is left', () => {
     expect(takePassedOn()).toEqual([]);
   });
 
+  test.each<[string, (before: PackRow | undefined) => Promise<unknown>]>([
+    [
+      'changed it back',
+      (before) => TestBed.inject(Journal).commit('as before', [onlyPlace(PACK)], () => [before ?? turned(0)]),
+    ],
+    ['undid it', () => TestBed.inject(Journal).undo('table')],
+  ])('that was stored all the same is not done again where the user %s', async (_, back) => {
+    await TestBed.inject(PackStore).apply({ kind: 'cut', count: 1 });
+    const before = await packRow();
+    await TestBed.inject(PackStore).apply({ kind: 'cut', count: 3 });
+    left(before, await packRow());
+    await visit(db);
+    await back(before);
+    await settled();
+    await pass(1200);
+    expect(await packRow()).toEqual(before);
+  });
+
   test('does not overwrite what another tab did since, and is passed over when it is no row', async () => {
     left(turned(8), turned(9));
     await visit(db);
