@@ -3,13 +3,14 @@ import { Line } from './storage/kind';
 import { LEARN } from './learn/room';
 import { PERFORM } from './perform/room';
 import { RECKON } from './reckon/room';
+import { RECORD } from './record/room';
 import { REHEARSE } from './rehearse/room';
 import { Place, Room, WhatIsTold } from './room';
 import { SETTINGS } from './settings/room';
 import { WEAVE } from './weave/room';
 
 /** The rooms that exist, in the order of the work. */
-export const ROOMS: readonly Room[] = [ARRANGE, LEARN, RECKON, WEAVE, REHEARSE, PERFORM];
+export const ROOMS: readonly Room[] = [ARRANGE, LEARN, RECKON, WEAVE, REHEARSE, PERFORM, RECORD];
 
 /** Whatever has pages: the rooms, and the settings. */
 export const PLACES: readonly Place[] = [...ROOMS, SETTINGS];

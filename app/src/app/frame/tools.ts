@@ -1,10 +1,12 @@
-import { ChangeDetectionStrategy, Component, inject, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
 import { MatIconButton } from '@angular/material/button';
 import { MatIcon } from '@angular/material/icon';
 import { MatTooltip } from '@angular/material/tooltip';
 import { RouterLink } from '@angular/router';
 import { BackupsStore } from '../nouns/backups/backups.store';
 import { Icons } from '../ui/icons';
+import { urlSignal } from '../platform/url';
+import { lineAt } from '../rooms';
 import { Journal } from '../storage/journal';
 
 /** What is at hand in every room: undo, redo, help, settings. */
@@ -49,6 +51,9 @@ export class Tools {
   }
 
   protected readonly journal = inject(Journal);
+  private readonly url = urlSignal();
+  /** The line of undo of what is open. */
+  protected readonly line = computed(() => lineAt(this.url()));
   protected readonly overdue = inject(BackupsStore).overdue;
   readonly ask = output();
   readonly undo = output();

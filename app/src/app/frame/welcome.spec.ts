@@ -51,7 +51,7 @@ test('asks for what was seen, then for what was named, and is gone for good once
   await line.click('7D 15');
   await isGone(FIRST_ROOM);
   // Taking that back does not bring it again, and the note of it is no step of undo.
-  await until(() => TestBed.inject(Journal).undoable()?.startsWith('want') === true);
+  await until(() => TestBed.inject(Journal).undoable('table')?.startsWith('want') === true);
   await TestBed.inject(Undoing).undo('table');
   await line.fixture.whenStable();
   expect(line.text()).toBe('');
@@ -62,7 +62,7 @@ test.each(ROOMS.map((room) => [room.name, room] as const))('%s can be left witho
   await says();
   await line.click('Close the greeting');
   await isGone(room);
-  expect(TestBed.inject(Journal).undoable()).toBeUndefined();
+  expect(TestBed.inject(Journal).undoable('table')).toBeUndefined();
   const others = ROOMS.filter((each) => each !== room);
   for (const { path } of others) expect(TestBed.inject(LatelyStore).isGreeted(path)).toBe(false);
 });

@@ -331,7 +331,7 @@ test('answers are no steps of undo, and two tabs that answer the same item lose 
   const item = asked();
   await answer(800);
   await stored(1);
-  expect(TestBed.inject(Journal).undoable()).toBeUndefined();
+  expect(TestBed.inject(Journal).undoable('table')).toBeUndefined();
   // Another tab, which knows nothing of this one.
   clock.pass(1000);
   const source = TestBed.inject(Source) as ItemSource;

@@ -14,6 +14,7 @@ import { PACK } from './pack/pack.kind';
 import { PATTERNS_TOLD } from './pack/patterns.kind';
 import { PRACTICE } from './learning/practice.kind';
 import { ON_STAGE, TAPS } from './performances/live.kind';
+import { BY_RECORD, FITTED } from './performances/by-record.kind';
 import { PERFORMANCES } from './performances/performances.kind';
 import { PROCEDURES } from './procedures/procedures.kind';
 import { ROUTINES } from './sets/routines.kind';
@@ -34,7 +35,7 @@ import { WEAVES_DONE } from './weaves/weaves.kind';
 import { WEAVING } from './weaves/weaving.kind';
 
 /** The version of all that is stored, and of a backup. A kind says what it does to bring a row to a later one. */
-export const DATA_VERSION = 10;
+export const DATA_VERSION = 11;
 
 /** Every kind of stored row. To add one: its file, and its name here. */
 export const KINDS: readonly Kind[] = [
@@ -70,6 +71,8 @@ export const KINDS: readonly Kind[] = [
   SETS,
   WORKED_OUT_PACKS,
   PERFORMANCES,
+  BY_RECORD,
+  FITTED,
   ON_STAGE,
   TAPS,
 ];

@@ -43,6 +43,8 @@ export const orStandIn = ({ kind }: Place, row: unknown): unknown => row ?? kind
 /** The line that an action is undone on: that of its rows, which is one. */
 export const lineOf = (places: readonly Place[]): Line | undefined => {
   const lines = new Set(places.map(({ kind }) => kind.line));
+  // What also changes something that is never undone is not undone as a whole.
+  if (lines.has(undefined)) return undefined;
   if (lines.size > 1) throw new Error('an action is on one line of undo');
   return [...lines][0];
 };

@@ -28,6 +28,9 @@ const mayWait = ({ places }: Action): boolean => places.every(({ kind }) => kind
 const isOfUser = ({ line, places }: Action): boolean =>
   line !== undefined || places.some(({ kind }) => kind.inBackup);
 
+/** By line what an action is called. */
+type Labels = Readonly<Partial<Record<Line, string>>>;
+
 /** What became of an action: it is stored; it shows and is not stored; or there was nothing to do. */
 export type Committed = 'stored' | 'held' | 'nothing';
 
@@ -62,27 +65,16 @@ export class Journal implements Readers {
   private outbox: (actions: readonly LeftAction[]) => void = () => undefined;
   private readonly failure = signal<unknown>(undefined);
 
-  /** What was stored last, until the journal has been read again: what undo says is the same all the while. */
-  private readonly justStored = signal<string | undefined>(undefined);
-  private readonly newestDone = this.labelOf('table', 1);
-  private readonly oldestUndone = this.labelOf('table', 0);
-
-  /** What undo would take back, or undefined when there is nothing. */
-  readonly undoable = computed(
-    () => this.pendingOnLine().at(-1)?.label ?? this.justStored() ?? this.newestDone(),
-  );
-  /** What redo would do again, or undefined. */
-  readonly redoable = computed(() => this.takenBack().at(-1)?.label ?? this.oldestUndone());
+  /** By line what was stored last, until the journal has been read again: what undo says is the same all the while. */
+  private readonly justStored = signal<Labels>({});
+  private readonly newestDone = this.labelsOf(1);
+  private readonly oldestUndone = this.labelsOf(0);
   /** How many actions show and could not be stored; 0 while all goes well. */
   readonly held = computed(() => (this.failure() === undefined ? 0 : this.pendingOfUser().length));
   /** Whether nothing has been done while nothing was kept. */
   readonly nothingDone = computed(() => this.unkept.count() + this.pendingOfUser().length === 0);
   /** What is on its way to storage and is the user's: notes that the application makes for itself are not. */
   private readonly pendingOfUser = computed(() => this.rows.pending().filter(isOfUser));
-  /** What of it can be undone. */
-  private readonly pendingOnLine = computed(() =>
-    this.rows.pending().filter(({ line }) => line !== undefined),
-  );
 
   constructor() {
     // Storage answers too late for a tab that is being closed. One that may be shown again goes on by itself.
@@ -92,6 +84,21 @@ export class Journal implements Readers {
         takeUntilDestroyed(),
       )
       .subscribe(() => passOn([...this.unfinished, ...this.leftPending()]));
+  }
+
+  /** What undo would take back on a line, or undefined when there is nothing. */
+  undoable(line: Line): string | undefined {
+    const pending = this.rows.pending().filter((action) => action.line === line);
+    return pending.at(-1)?.label ?? this.justStored()[line] ?? this.newestDone[line]();
+  }
+
+  /** What redo would do again on a line, or undefined. */
+  redoable(line: Line): string | undefined {
+    return this.takenBackOn(line).at(-1)?.label ?? this.oldestUndone[line]();
+  }
+
+  private takenBackOn(line: Line): readonly Action[] {
+    return this.takenBack().filter((action) => action.line === line);
   }
 
   /**
@@ -117,7 +124,8 @@ export class Journal implements Readers {
       places,
       change: (rows) => change(rows as RowsAt<Places>),
     };
-    if (action.line !== undefined) this.takenBack.set([]);
+    if (action.line !== undefined)
+      this.takenBack.update((actions) => actions.filter(({ line }) => line !== action.line));
     this.note(places);
     return this.begin(action);
   }
@@ -218,9 +226,9 @@ export class Journal implements Readers {
   /** Does the last undone action of a line again. */
   async redo(line: Line, overwrite = false): Promise<Step> {
     if (this.running) await this.hurry();
-    const last = this.takenBack().at(-1);
+    const last = this.takenBackOn(line).at(-1);
     if (!last) return this.step(line, 'after', overwrite);
-    this.takenBack.update((actions) => actions.slice(0, -1));
+    this.takenBack.update((actions) => actions.filter((each) => each !== last));
     void this.begin(last);
     return { kind: 'done', label: last.label };
   }
@@ -302,10 +310,11 @@ export class Journal implements Readers {
   }
 
   private settle(stored: readonly Stored[]): void {
-    const entered = stored
-      .filter((each) => 'writes' in each && each.writes.length > 0 && each.action.line !== undefined)
-      .at(-1);
-    if (entered) this.justStored.set(entered.action.label);
+    for (const each of stored) {
+      const { line, label } = each.action;
+      if ('writes' in each && each.writes.length > 0 && line !== undefined)
+        this.justStored.update((labels) => ({ ...labels, [line]: label }));
+    }
     this.rows.settle(
       stored.map(({ action }) => action),
       stored.flatMap((each) => ('writes' in each ? each.writes : [])),
@@ -360,12 +369,17 @@ export class Journal implements Readers {
     const db = await this.storage.db();
     if (this.unfinished.length > 0) await this.finish();
     this.acted?.add(line);
-    const step = await this.reader.reading(() => goTo(db, line, to, overwrite, this));
+    const step = await this.reader.reading(() => goTo(db, line, to, overwrite, this, Date.now()));
     if (step.kind === 'done' && this.storage.trouble() !== undefined) {
       this.unkept.move(to);
       this.keep();
     }
     return step;
+  }
+
+  /** By line what undo (1) or redo (0) would go to, as it is stored. */
+  private labelsOf(done: 0 | 1): Readonly<Record<Line, Signal<string | undefined>>> {
+    return { table: this.labelOf('table', done), record: this.labelOf('record', done) };
   }
 
   private labelOf(line: Line, done: 0 | 1): Signal<string | undefined> {
@@ -375,7 +389,7 @@ export class Journal implements Readers {
         const label: unknown = row?.label;
         return row && (typeof label === 'string' ? label : 'something that cannot be read');
       })
-      .pipe(tap(() => this.justStored.set(undefined)));
+      .pipe(tap(() => this.justStored.update((labels) => ({ ...labels, [line]: undefined }))));
     return toSignal(label$);
   }
 }

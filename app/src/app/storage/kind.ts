@@ -1,8 +1,9 @@
 import type Joi from 'joi';
 import type { JoiParts } from './joi-parts';
 
-/** A line of undo: what Ctrl Z takes back one after the other. */
-export type Line = 'table';
+/** The lines of undo: what Ctrl Z takes back one after the other. Record has one of its own. */
+export const LINES = ['table', 'record'] as const;
+export type Line = (typeof LINES)[number];
 
 /**
  * Everything that is known of one kind of stored row. Tables, journal, backup, restoring, erasing and what is shown
@@ -34,6 +35,14 @@ export interface Kind<Row = unknown> {
   glance?(row: unknown): boolean;
   /** How a row of the version before is brought to a version, by the later version. It does not throw. */
   readonly migrate?: Readonly<Partial<Record<number, (row: unknown) => unknown>>>;
+  /**
+   * What undo and redo write where a row lay: rows that are merged with those of other devices say when they changed.
+   *
+   * @param row what comes back; undefined where there was none. @param over what lies there.
+   */
+  again?(row: Row | undefined, over: Row | undefined, now: number): Row | undefined;
+  /** What two rows must have alike for undo to take one for the other, undefined for none; all of it unless told. */
+  bare?(row: Row): unknown;
   /** How the row stands in a file, where that is easier to read than as it is stored. `schema` reads both. */
   toFile?(row: Row): unknown;
 }

@@ -581,9 +581,9 @@ describe('the journal', () => {
   test('it says what undo and redo would do', async () => {
     const journal = TestBed.inject(Journal);
     await rename('Ebb');
-    await until(() => journal.undoable() === 'name Ebb');
+    await until(() => journal.undoable('table') === 'name Ebb');
     await undone();
-    await until(() => journal.undoable() === undefined && journal.redoable() === 'name Ebb');
+    await until(() => journal.undoable('table') === undefined && journal.redoable('table') === 'name Ebb');
   });
 
   test('it keeps the last 300 actions, and those in order', async () => {

@@ -201,6 +201,7 @@ export const goTo = (
   to: 'before' | 'after',
   overwrite: boolean,
   readers: Readers,
+  now: number,
 ): PromiseExtended<Step> =>
   transact(
     db,
@@ -219,15 +220,26 @@ export const goTo = (
         db,
         writes.map(({ place }) => place),
       );
-      const changed = writes.find(({ place, before }) => !sameRow(stored.get(idOf(place)), before));
+      const changed = writes.find(({ place, before }) => !isAsLeft(place, stored.get(idOf(place)), before));
       if (changed && !overwrite) return { kind: 'changed since', label, what: changed.place.kind.words[0] };
+      const again = writes.map(({ place, before, after }) => ({
+        ...{ place, before },
+        after: place.kind.again ? place.kind.again(after, stored.get(idOf(place)), now) : after,
+      }));
       await Promise.all([
-        ...writeAll(db, writes),
+        ...writeAll(db, again),
         journalOf(db).put({ ...row, done: to === 'before' ? 0 : 1 }),
       ]);
       return { kind: 'done', label };
     },
   );
+
+/** Whether a row lies as an action left it. */
+const isAsLeft = ({ kind }: Place, stored: unknown, left: unknown): boolean => {
+  const { bare } = kind;
+  const bared = (row: unknown): unknown => (row === undefined ? undefined : bare?.call(kind, row));
+  return sameRow(stored, left) || (bare !== undefined && sameRow(bared(stored), bared(left)));
+};
 
 /** The next entry to go to; damaged ones are put aside. */
 const readable = async (

@@ -9,7 +9,9 @@ import { fitting } from './fits';
 import { Answer } from './search';
 import { RunPage } from './page';
 import { Pages } from './pages';
-import { homeOf, PacksNow, Run, WasChosen } from './performance';
+import { WasChosen } from '../../record/night';
+import { chosenOn } from './chosen';
+import { homeOf, PacksNow, Run } from './performance';
 import { Plan, PlannedPack, PlannedRoutine } from './plan';
 import { procedureOf, startsOf } from './starts';
 
@@ -104,8 +106,15 @@ export const beginRun = (routine: PlannedRoutine, plan: Plan, before: PacksNow):
   return cued(run, plan, []);
 };
 
-/** Choices that nobody told, where all that fits has them alike. */
-export const secretsOf = ({ found, procedure, told }: Run): readonly WasChosen[] => {
+/**
+ * Choices that nobody told, where all that fits has them alike.
+ *
+ * @param audience whose words were said; undefined for all.
+ */
+export const secretsOf = (
+  { found, procedure, told }: Run,
+  audience: string | undefined,
+): readonly WasChosen[] => {
   if (!found?.isWhole || !procedure) return [];
   const [first] = found.fits;
   return first.choices.flatMap(([name, value], index): WasChosen[] => {
@@ -115,7 +124,8 @@ export const secretsOf = ({ found, procedure, told }: Run): readonly WasChosen[]
       return other?.[0] === name && other[1] === value;
     });
     const path = isSame ? choicePath(procedure, name) : undefined;
-    return path === undefined ? [] : [{ path, name, value, inSecret: true }];
+    if (path === undefined) return [];
+    return [{ ...chosenOn({ path, name, ask: undefined }, value, procedure, audience), inSecret: true }];
   });
 };
 

@@ -13,15 +13,6 @@ export {
   type Tap,
   type TimedTap,
 } from './plan';
-export {
-  type Live,
-  type Mending,
-  type PacksNow,
-  type Phase,
-  type RoutineDone,
-  type Run,
-  type Took,
-  type WasChosen,
-} from './performance';
+export { type Live, type Mending, type PacksNow, type Phase, type Run } from './performance';
 export { beginLive, packsAtPage, performed, tapped, TO_END } from './perform';
-export { MOST_TAPS, PLAN, ROUTINE_DONE, TIMED_TAP } from './shape';
+export { MOST_TAPS, PLAN, TIMED_TAP } from './shape';

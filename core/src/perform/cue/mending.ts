@@ -1,5 +1,5 @@
 import { Order } from '../../deck/order';
-import { MEND_COSTS } from '../costs';
+import { MEND_COSTS, MendPart } from '../costs';
 import { compare, Price, RIGHTED, waysInInterval, waysTo } from '../junction';
 import { mend } from '../mend';
 import { meets, PackNeed } from '../need';
@@ -31,6 +31,7 @@ export const mendingOf = (
     ...{ kind: 'mend', routine, pack: name, after },
     acts:
       how === 'change' ? [CHANGE] : dearest.parts ? sayMend(dearest.parts, dearest.state, needs, home) : [],
+    parts: how === 'change' ? [{ act: 'change' }] : (dearest.parts ?? []),
     ...{ outOfSight: price[1] > 0, seconds: price[2], isChange: how === 'change' },
     ways: states.length,
     cannot: price[0] > 0 ? whyNoMend(dearest.state, needs, home) : undefined,
@@ -78,6 +79,7 @@ export const intervalWork = (
       if (!way) return [];
       const { parts, state } = dearestOf(states, RIGHTED, home.cards);
       const acts = way.how === 'right' && parts ? sayMend(parts, state, RIGHTED, home) : [ANEW];
-      return [{ pack, acts, after: way.states }];
+      const done: readonly MendPart[] = way.how === 'right' && parts ? parts : [{ act: 'lay anew' }];
+      return [{ pack, acts, parts: done, after: way.states }];
     });
 };

@@ -1,13 +1,22 @@
 import { firstOf, isCard } from '../../deck/card';
 import { distinct } from '../afterRoutine';
 import { laidFor } from '../need';
+import { RoutineDone, Took, WasChosen } from '../../record/night';
+import { MendPart } from '../costs';
 import { PackState } from '../state';
 import { Answer } from './search';
 import { beginRun, cued, laidBefore, secretsOf, stateIn, statesAfter } from './following';
 import { intervalWork, isFaceAsked, mendingOf } from './mending';
 import { RunPage } from './page';
-import { homeOf, Live, Phase, RoutineDone, routineOf, Run, Took, WasChosen } from './performance';
+import { chosenOn } from './chosen';
+import { homeOf, Live, Phase, routineOf, Run } from './performance';
 import { HowEnded, HowLeft, Plan, Tap, TimedTap } from './plan';
+
+/** What a mend is called is cut off behind so many letters. */
+const LONGEST_WHAT = 600;
+
+/** Whose words are said; undefined for all. */
+const audienceOf = ({ audience }: Plan): string | undefined => (audience === '' ? undefined : audience);
 
 /** Begins a routine, or what must be done before it. */
 const enter = (live: Live, id: string): Live => {
@@ -58,7 +67,7 @@ const ended = (live: Live, run: Run, how: HowEnded, packs: Live['packs']): Live 
   const isAtEnd = run.pages.at(run.index)?.kind === 'end';
   const done: RoutineDone = {
     ...{ id, name, how, ...(out !== undefined && { out }) },
-    choices: [...run.told, ...(isAtEnd ? secretsOf(run) : [])],
+    choices: [...run.told, ...(isAtEnd ? secretsOf(run, audienceOf(live.plan)) : [])],
     ...{ steps: live.steps, mends: live.mends },
   };
   return { ...live, packs: { ...live.packs, ...packs }, done: [...live.done, done], steps: [], mends: [] };
@@ -124,9 +133,12 @@ const withStep = (live: Live, run: Run, at: number): Live => {
   return { ...live, steps: [...live.steps, step] };
 };
 
-const withMend = (live: Live, what: string, at: number): Live => ({
+const withMend = (live: Live, what: string, acts: readonly MendPart[], at: number): Live => ({
   ...live,
-  mends: [...live.mends, { what, seconds: took(live, at) }],
+  mends: [
+    ...live.mends,
+    { what: what.slice(0, LONGEST_WHAT), seconds: took(live, at), ...(acts.length > 0 && { acts }) },
+  ],
 });
 
 /** How a routine ends that comes to the end of its steps. */
@@ -153,8 +165,7 @@ const inRun = (live: Live, run: Run, tap: Tap, at: number): Live => {
       return page.shows ? inRun(live, run, { do: 'answer', value: page.shows.value }, at) : live;
     case 'answer': {
       if (page?.kind !== 'step' || !page.ask || !isRight(page, tap.value)) return live;
-      const { path } = page;
-      return told({ value: tap.value }, [{ path, name: page.name, value: tap.value }]);
+      return told({ value: tap.value }, [chosenOn(page, tap.value, run.procedure, audienceOf(plan))]);
     }
     case 'at':
       return page?.kind === 'which' && page.options.some((each) => each.at === tap.at)
@@ -208,9 +219,9 @@ const inLeft = (
 };
 
 const inMend = (live: Live, mending: Extract<Phase, { kind: 'mend' }>, tap: Tap, at: number): Live => {
-  const { routine, pack, acts, isChange, after } = mending;
+  const { routine, pack, acts, parts, isChange, after } = mending;
   const changed = (): Live => ({
-    ...withPack(withMend(live, 'change', at), pack, [
+    ...withPack(withMend(live, 'change', [{ act: 'change' }], at), pack, [
       laidFor(routine.packs[pack].needs, homeOf(live.plan, pack).home.cards),
     ]),
     spares: { ...live.spares, [pack]: Math.max(0, (live.spares[pack] ?? 0) - 1) },
@@ -219,7 +230,7 @@ const inMend = (live: Live, mending: Extract<Phase, { kind: 'mend' }>, tap: Tap,
     case 'next':
       if (isChange) return enter(changed(), routine.id);
       // What nothing mends is taken to lie as it is needed: the performer says so.
-      return enter(withPack(withMend(live, acts.join('. '), at), pack, after), routine.id);
+      return enter(withPack(withMend(live, acts.join('. '), parts, at), pack, after), routine.id);
     case 'spare':
       return mending.canChange ? enter(changed(), routine.id) : live;
     case 'jump':
@@ -247,7 +258,7 @@ const inFace = (
   const states = live.packs[pack].flatMap((state) =>
     state.lies === 'home' ? turns.map((turn): PackState => ({ ...state, turn })) : [state],
   );
-  return enter(withPack(withMend(live, 'see', at), pack, states), routine.id);
+  return enter(withPack(withMend(live, 'see', [{ act: 'see' }], at), pack, states), routine.id);
 };
 
 const inInterval = (
@@ -259,7 +270,7 @@ const inInterval = (
   if (tap.do === 'jump') return jumped(live, tap.to);
   if (tap.do !== 'next') return live;
   const after = packs.reduce(
-    (done, { pack, acts, after: states }) => withPack(withMend(done, acts.join('. '), at), pack, states),
+    (done, { pack, acts, after: states }) => withPack(withMend(done, acts.join('. '), [], at), pack, states),
     live,
   );
   return enter(after, to);

@@ -4,39 +4,11 @@ import { Fits, Start } from './fits';
 import { Answer } from './search';
 import { RunPage } from './page';
 import { HowEnded, Plan, PlannedPackHome, PlannedRoutine } from './plan';
+import { MendPart } from '../costs';
+import { RoutineDone, Took, WasChosen } from '../../record/night';
 
 /** By pack: how it may lie. */
 export type PacksNow = Readonly<Record<string, readonly PackState[]>>;
-
-/** What was chosen or seen in a routine. */
-export interface WasChosen {
-  /** The step as it is written. */
-  readonly path: string;
-  readonly name: string;
-  readonly value: number;
-  /** Set where nobody told it, and what was seen shows it. */
-  readonly inSecret?: true;
-}
-
-/** How long something took, in seconds. */
-export interface Took {
-  readonly what: string;
-  readonly seconds: number;
-}
-
-/** A routine as it was done. */
-export interface RoutineDone {
-  readonly id: string;
-  readonly name: string;
-  readonly how: HowEnded;
-  /** The out that it ended in, where its procedure has one. */
-  readonly out?: string;
-  readonly choices: readonly WasChosen[];
-  /** By the path of a step. */
-  readonly steps: readonly Took[];
-  /** By what was done. */
-  readonly mends: readonly Took[];
-}
 
 /** A routine while it is performed. */
 export interface Run {
@@ -58,6 +30,8 @@ export interface Mending {
   readonly pack: string;
   /** What is done, one act after the other; empty where nothing brings it there. */
   readonly acts: readonly string[];
+  /** The same acts, as they are counted. */
+  readonly parts: readonly MendPart[];
   readonly outOfSight: boolean;
   readonly seconds: number;
   /** In how many ways it may lie; the acts are those of the one that takes most. */
@@ -82,6 +56,7 @@ export type Phase =
       readonly packs: readonly {
         readonly pack: string;
         readonly acts: readonly string[];
+        readonly parts: readonly MendPart[];
         readonly after: readonly PackState[];
       }[];
     }

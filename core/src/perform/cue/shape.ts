@@ -7,27 +7,12 @@ import { ENDS, LEFT } from './plan';
 export const MOST_TAPS = 4000;
 const [MOST_ROUTINES, MOST_PACKS, LONG, LONGEST_PROCEDURE] = [120, 20, 4000, 400_000];
 
-const SECONDS: Part = (value) =>
-  typeof value === 'number' && value >= 0 && value < 1e7 ? undefined : shouldBe(value, 'a number of seconds');
 const VALUE = whole(-(2 ** 30), 2 ** 30);
 const PATH: Part = (value) =>
   typeof value === 'string' && /^(\d+(\.\d+)*|end|)$/.test(value) && value.length <= 60
     ? undefined
     : shouldBe(value, 'the number of a step');
 const TRUE: Part = (value) => (value === true ? undefined : shouldBe(value, 'true'));
-
-const TOOK = listOf(shape({ what: text(600), seconds: SECONDS }), 0, MOST_TAPS);
-
-/** A routine as it was done, as it is stored. */
-export const ROUTINE_DONE: Part = shape({
-  ...{ id: ID, name: text(80), how: oneOf(...ENDS), out: optional(text(LONG)) },
-  choices: listOf(
-    shape({ path: PATH, name: text(80), value: VALUE, inSecret: optional(TRUE) }),
-    0,
-    MOST_TAPS,
-  ),
-  ...{ steps: TOOK, mends: TOOK },
-});
 
 const TAP: Part = (value, fields) => {
   const tap = value as { readonly do?: unknown } | null;

@@ -4,7 +4,7 @@ import { Direction, DIRECTION_WORDS, itemId, ItemPace } from '@enumeron/core/lea
 import { markOnRail } from '../../nouns/pack/marks';
 import { PackStore } from '../../nouns/pack/pack.store';
 import { LearnStore } from '../../nouns/learning/learn.store';
-import { SuitCell, SuitSheet } from '../suit-sheet';
+import { SuitCell, SuitSheet } from '../../ui/suit-sheet';
 import { Choice } from '../../ui/choice';
 
 /** From this many milliseconds on a card is as pale as it gets. */

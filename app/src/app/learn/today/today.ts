@@ -9,7 +9,7 @@ import { MissingPart } from '../../ui/missing-part';
 import { once } from '../../platform/once';
 import { LearnStore } from '../../nouns/learning/learn.store';
 import { startByEnter } from '../start-by-enter';
-import { SuitCell, SuitSheet } from '../suit-sheet';
+import { SuitCell, SuitSheet } from '../../ui/suit-sheet';
 import { MovedItems } from './moved-items';
 import { NextDays } from './next-days';
 import { OtherOrders } from './other-orders';

@@ -1,5 +1,6 @@
 import { computed, inject, Injectable } from '@angular/core';
-import type { RoutineDone } from '@enumeron/core/file/perform/cue/performance';
+import { changedAt, doneIn, type RoutineDone } from '@enumeron/core/file/record/night';
+import { leftOut } from '@enumeron/core/file/record/leftOut';
 import type { Plan, TimedTap } from '@enumeron/core/file/perform/cue/plan';
 import { Clock } from '../../platform/clock';
 import { newId } from '../../platform/new-id';
@@ -47,7 +48,7 @@ export class PerformancesStore {
   lastOf(set: string): PerformanceRow | undefined {
     const { performance } = this.stage();
     return this.all()
-      ?.filter((row) => row.set === set && row.id !== performance && row.done.length > 0)
+      ?.filter((row) => row.set === set && row.id !== performance && !row.practice && doneIn(row).length > 0)
       .reduce<PerformanceRow | undefined>((last, row) => (last && last.at > row.at ? last : row), undefined);
   }
 
@@ -61,8 +62,9 @@ export class PerformancesStore {
   /** Begins a performance; another that still went on is left as far as it had come. */
   begin(plan: Plan, about: Pick<PerformanceRow, 'real' | 'set'>): Promise<Committed> {
     const id = newId();
+    const now = this.clock.now();
     const row: PerformanceRow = {
-      ...{ id, at: this.clock.now(), name: plan.name, audience: plan.audience, done: [] },
+      ...{ id, at: now, changed: now, name: plan.name, audience: plan.audience, done: [] },
       ...about,
     };
     return this.journal.commit(
@@ -94,9 +96,11 @@ export class PerformancesStore {
     done: readonly RoutineDone[],
     change: (taps: readonly TimedTap[]) => readonly TimedTap[] | undefined,
   ): Promise<Committed> {
+    const now = this.clock.now();
     return this.journal.commit(label, [placeOf(PERFORMANCES, id), TAPPED], ([row, before]) => {
       const taps = change(before.performance === id ? before.taps : []);
-      return taps && [row && { ...row, done }, { id: 'taps', performance: id, taps }];
+      const changed = Math.max(now, row ? changedAt(row) : 0);
+      return taps && [row && { ...row, done, changed }, { id: 'taps', performance: id, taps }];
     });
   }
 
@@ -109,7 +113,12 @@ export class PerformancesStore {
       ([row, stage]) =>
         stage.performance === id
           ? [
-              row && { ...row, seconds: Math.min(1e7, Math.max(0, Math.round((now - row.at) / 1000))) },
+              row && {
+                ...row,
+                done: [...row.done, ...(stage.plan ? leftOut(stage.plan, row.done) : [])],
+                seconds: Math.min(1e7, Math.max(0, Math.round((now - row.at) / 1000))),
+                changed: Math.max(now, changedAt(row)),
+              },
               { ...without(stage, 'plan'), performance: '' },
               { id: 'taps', performance: '', taps: [] },
             ]

@@ -18,6 +18,8 @@ import { countOf } from '@enumeron/core/file/deck/countOf';
 import { LearnStore } from '../../nouns/learning/learn.store';
 import { OrdersStore } from '../../nouns/orders/orders.store';
 import { PackStore } from '../../nouns/pack/pack.store';
+import { doneIn } from '@enumeron/core/file/record/night';
+import { ENDING_WORDS } from '@enumeron/core/file/record/sayNight';
 import { PerformancesStore } from '../../nouns/performances/performances.store';
 import { CardText } from '../../ui/card-text';
 import { Facts } from '../facts';
@@ -223,18 +225,18 @@ export class BeforeList {
   /** What did not hit when the set was done last. */
   private lastTime(): readonly Item[] {
     const last = this.performances.lastOf(this.id());
-    return (last?.done ?? [])
+    return (last ? doneIn(last) : [])
       .filter(({ how }) => how !== 'hit')
-      .map(({ id, name, how, out }) => ({
-        ...{ id: `last ${id}`, says: `${name}: ${HOW[how]}` },
-        ...(out !== undefined && { note: out }),
+      .map(({ id, name, how, out, why = out }) => ({
+        ...{ id: `last ${id}`, says: `${name}: ${ENDING_WORDS[how]}` },
+        ...(why !== undefined && { note: why }),
       }));
   }
 
   /** What the routines that were done last left to be put right. */
   private resets(): readonly Item[] {
     const last = this.performances.lastOf(this.id());
-    const done = new Set(last?.done.map(({ id }) => id));
+    const done = new Set(last && doneIn(last).map(({ id }) => id));
     return this.desk.lines().flatMap(({ id, name, row }): Item[] => {
       if (!row || !done.has(id)) return [];
       const says = row.routine.clearUp.trim() || this.facts.procedure(row.procedure)?.reset?.trim();
@@ -282,13 +284,6 @@ export class BeforeList {
     window.print();
   }
 }
-
-const HOW = {
-  hit: 'it hit',
-  out: 'it ended in an out',
-  missed: 'it missed',
-  stopped: 'left half-way',
-} as const;
 
 const YOU: readonly Item[] = [
   { id: 'phone', says: 'Phone silent' },

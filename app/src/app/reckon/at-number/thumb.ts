@@ -22,14 +22,14 @@ import { Entry } from './entry';
     (cardPicked)="entry.takeCard($event)"
     (numberPicked)="entry.takeNumber($event)"
   >
-    <button side type="button" class="small" [disabled]="!journal.undoable()" (click)="undoing.undo('table')">
+    <button side type="button" class="small" [disabled]="!journal.undoable('table')" (click)="undoing.undo('table')">
       undo
     </button>
     <button
       sideNumber
       type="button"
       class="small undo"
-      [disabled]="!journal.undoable()"
+      [disabled]="!journal.undoable('table')"
       (click)="undoing.undo('table')"
     >
       undo

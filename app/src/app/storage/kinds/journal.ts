@@ -1,4 +1,4 @@
-import { Kind, Line } from '../kind';
+import { Kind, Line, LINES } from '../kind';
 
 /** What stood at a place before and after; undefined means no row. */
 export interface Change {
@@ -38,7 +38,7 @@ export const JOURNAL: Kind<JournalRow> = {
   schema: (joi, { time }) =>
     joi.object({
       id: joi.number().integer().required(),
-      line: joi.valid('table').required(),
+      line: joi.valid(...LINES).required(),
       label: joi.string().allow('').max(1000).required(),
       at: time,
       done: joi.valid(0, 1).required(),

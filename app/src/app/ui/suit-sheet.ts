@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { Card, speakCard } from '@enumeron/core/deck';
-import { faceOf } from '../ui/face';
+import { faceOf } from './face';
 
 /** A card on the sheet, and what is told of it. */
 export interface SuitCell {

@@ -1,0 +1,46 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterOutlet } from '@angular/router';
+import { NightsStore } from '../nouns/performances/nights.store';
+import { PERFORMANCES } from '../nouns/performances/performances.kind';
+import { makeSamples } from '../nouns/performances/sample';
+import { Clock } from '../platform/clock';
+import { pathIn } from '../platform/sharing';
+import { urlSignal } from '../platform/url';
+import { SampleRoom } from '../storage/sample-room';
+import { RoomPages } from '../ui/room-pages';
+import { RECORD } from './room';
+import { sayDay } from './say-day';
+
+/** How did it go? */
+@Component({
+  selector: 'en-record-room',
+  imports: [RoomPages, RouterOutlet],
+  // With the room that is open, and no longer: a record of thousands of nights is not followed while one performs.
+  providers: [NightsStore],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `<h1 class="spoken">Record</h1>
+    <div class="sheet">
+      <en-room-pages room="record" [pages]="pages()" />
+      <router-outlet />
+    </div>`,
+})
+export class RecordRoom {
+  private readonly nights = inject(NightsStore);
+  private readonly url = urlSignal();
+
+  /** The room's pages, and the night that is open. */
+  protected readonly pages = computed(() => {
+    const first = pathIn(this.url(), 1);
+    const night =
+      first === '' || RECORD.pages.some(({ path }) => path === first) ? undefined : this.nights.find(first);
+    return night ? [...RECORD.pages, { path: first, tab: sayDay(night.at) }] : RECORD.pages;
+  });
+
+  constructor() {
+    const clock = inject(Clock);
+    // Where it cannot be laid out the room is empty, and works.
+    inject(SampleRoom)
+      .layOut('record', [PERFORMANCES], () => Promise.resolve(makeSamples(clock.now())))
+      .catch((error: unknown) => console.warn(error));
+  }
+}

@@ -1,0 +1,53 @@
+import { Act, ActCost, MEND_COSTS, MendCosts, secondsOf as secondsBy } from '../perform/costs';
+import { Night } from './night';
+import { Seconds, secondsOf } from './rates';
+
+/** How long an act takes by what was timed. */
+export interface ActSeconds extends Seconds {
+  readonly act: Act;
+  /** Of an act without cards its seconds, of one by the card those of a card; as the table says. */
+  readonly stated: number;
+  /** How many were timed. */
+  readonly n: number;
+}
+
+/** What is by the card and has no seconds of its own is told for one card. */
+const unit = ({ seconds, perCard }: ActCost): number => (seconds > 0 ? seconds : perCard);
+
+/** By act how much longer it took than the table says, each time: a mend’s time is shared out as the table would. */
+const ratiosOf = (nights: readonly Night[]): ReadonlyMap<Act, readonly number[]> => {
+  const ratios = new Map<Act, number[]>();
+  for (const { done } of nights)
+    for (const { mends } of done)
+      for (const { acts = [], seconds } of mends) {
+        const expected = acts.reduce((sum, part) => sum + secondsBy(part, MEND_COSTS), 0);
+        if (expected <= 0) continue;
+        for (const { act } of acts) ratios.set(act, [...(ratios.get(act) ?? []), seconds / expected]);
+      }
+  return ratios;
+};
+
+/** How long every act takes: the table’s value counts as five that were timed. */
+export const actSeconds = (nights: readonly Night[]): readonly ActSeconds[] => {
+  const ratios = ratiosOf(nights);
+  return (Object.keys(MEND_COSTS) as Act[]).map((act) => {
+    const stated = unit(MEND_COSTS[act]);
+    const observed = ratios.get(act) ?? [];
+    const found = secondsOf(observed, 1);
+    return {
+      ...{ act, stated, n: observed.length },
+      ...{ seconds: found.seconds * stated, low: found.low * stated, high: found.high * stated },
+    };
+  });
+};
+
+/** The costs that set lists use: the table, moved as far as was timed. */
+export const ownCosts = (seconds: readonly ActSeconds[]): MendCosts => {
+  const own = { ...MEND_COSTS };
+  for (const { act, seconds: took, stated, n } of seconds)
+    if (n > 0) {
+      const ratio = took / stated;
+      own[act] = { seconds: own[act].seconds * ratio, perCard: own[act].perCard * ratio };
+    }
+  return own;
+};

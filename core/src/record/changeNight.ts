@@ -1,0 +1,59 @@
+import { Night, RoutineDone, RoutineEnding, WasChosen } from './night';
+
+/** A routine of a night that nothing is noted of yet. */
+export const notNoted = (id: string, name: string): RoutineDone => ({
+  ...{ id, name, how: 'not noted', choices: [], steps: [], mends: [] },
+});
+
+/** A night with one of its routines changed. @param index from 0; nothing changes where there is none. */
+export const withDone = (night: Night, index: number, make: (done: RoutineDone) => RoutineDone): Night => ({
+  ...night,
+  done: night.done.map((done, at) => (at === index ? make(done) : done)),
+});
+
+/** A night without one of its routines. */
+export const withoutDone = (night: Night, index: number): Night => ({
+  ...night,
+  done: night.done.filter((_, at) => at !== index),
+});
+
+/** A routine of a night with an ending; why it missed goes with it where it hit. */
+export const withEnding = (done: RoutineDone, how: RoutineEnding): RoutineDone => {
+  const { why, out, ...bare } = done;
+  const isTold = how !== 'hit' && how !== 'not noted';
+  return {
+    ...{ ...bare, how },
+    ...(isTold && why !== undefined && { why }),
+    ...(how === 'out' && out !== undefined && { out }),
+  };
+};
+
+/** Whether two choices are the same step of a routine: by its path, or by its name where it stands in no procedure. */
+export const isSameChoice = (
+  a: Pick<WasChosen, 'path' | 'name'>,
+  b: Pick<WasChosen, 'path' | 'name'>,
+): boolean => a.name === b.name && (a.path === b.path || a.path === '' || b.path === '');
+
+/** A routine with what was chosen at one of its steps; undefined takes it away. */
+export const withChoice = (
+  done: RoutineDone,
+  at: Pick<WasChosen, 'path' | 'name'>,
+  chosen: WasChosen | undefined,
+): RoutineDone => {
+  const index = done.choices.findIndex((each) => isSameChoice(each, at));
+  if (index < 0) return chosen ? { ...done, choices: [...done.choices, chosen] } : done;
+  const choices = chosen
+    ? done.choices.map((each, place) => (place === index ? chosen : each))
+    : done.choices.filter((_, place) => place !== index);
+  return { ...done, choices };
+};
+
+/** A routine or night with a text; an empty one takes it away. */
+export const withText = <Value extends object, Field extends keyof Value>(
+  value: Value,
+  field: Field,
+  text: string,
+): Value => {
+  const others = Object.entries(value).filter(([name]) => name !== field);
+  return Object.fromEntries(text === '' ? others : [...others, [field, text]]) as Value;
+};
