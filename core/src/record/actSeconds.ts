@@ -41,13 +41,17 @@ export const actSeconds = (nights: readonly Night[]): readonly ActSeconds[] => {
   });
 };
 
+/** So many times as long, in halves of a second: they add up exactly. */
+export const timesAs = ({ seconds, perCard }: ActCost, ratio: number): ActCost => {
+  const halves = (value: number): number =>
+    value === 0 ? 0 : Math.max(1, Math.round(2 * value * ratio)) / 2;
+  return { seconds: halves(seconds), perCard: halves(perCard) };
+};
+
 /** The costs that set lists use: the table, moved as far as was timed. */
 export const ownCosts = (seconds: readonly ActSeconds[]): MendCosts => {
   const own = { ...MEND_COSTS };
   for (const { act, seconds: took, stated, n } of seconds)
-    if (n > 0) {
-      const ratio = took / stated;
-      own[act] = { seconds: own[act].seconds * ratio, perCard: own[act].perCard * ratio };
-    }
+    if (n > 0) own[act] = timesAs(own[act], took / stated);
   return own;
 };

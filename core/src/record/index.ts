@@ -39,7 +39,7 @@ export {
   routineRates,
   slipsOf,
 } from './routines';
-export { compareWordings, type Share, shareWithin } from './within';
+export { bandOf, compareWordings, type Share, shareWithin } from './within';
 export { tableOf, weighed } from './weigh';
 export { findNights, NIGHT_COLUMNS, type NightColumn, type NightWish, sortNights } from './findNights';
 export { leftOut } from './leftOut';
@@ -71,6 +71,7 @@ export {
   sayData,
   sayInstruction,
   sayShareOf,
+  sayStated,
   sayStretch,
 } from './sayChoices';
 export { makeNightsFile, NIGHTS_FORMAT, readNightsFile } from './files/nightsFile';

@@ -1,5 +1,6 @@
 import { countOf } from '../deck/countOf';
 import { Stretch } from '../odds/narrowest';
+import { Likely } from '../procedure/procedure';
 import { ChoiceAnswer } from './answer';
 import { Fit } from './fitChoice';
 import { Instruction } from './instructions';
@@ -47,4 +48,12 @@ export const sayChoices = (instruction: Instruction, { n }: Fit, answer: ChoiceA
   const { middle, statedMiddle, differs } = answer;
   if (differs) return `${said} is ${middle.toString()}, not ${statedMiddle.toString()}`;
   return `${said} is about ${middle.toString()}`;
+};
+
+/** How likely a choice is as it is stated: `about 26 within 6`. */
+export const sayStated = (likely: Likely | undefined): string => {
+  if (!likely) return 'each as likely';
+  return 'table' in likely
+    ? 'by a table'
+    : `about ${likely.around.toString()} within ${likely.within.toString()}`;
 };

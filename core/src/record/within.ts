@@ -19,7 +19,11 @@ const STEPS = 2000;
 const posterior = ({ from, counts, n, ...fit }: Fit, low: number, high: number): Float64Array => {
   const share = chanceWithin({ from, ...fit }, low, high);
   const inside = counts.reduce((sum, count, index) => (isIn(from + index, low, high) ? sum + count : sum), 0);
-  const [a, b] = [inside + share * WORTH + 0.5, n - inside + (1 - share) * WORTH + 0.5];
+  return beta(inside + share * WORTH + 0.5, n - inside + (1 - share) * WORTH + 0.5);
+};
+
+/** The beta distribution of two weights, over the same steps; it adds up to 1. */
+const beta = (a: number, b: number): Float64Array => {
   const logs = Float64Array.from({ length: STEPS }, (_, index) => {
     const chance = (index + 0.5) / STEPS;
     return (a - 1) * Math.log(chance) + (b - 1) * Math.log(1 - chance);
@@ -63,6 +67,20 @@ export const shareWithin = (fit: Fit, low: number, high: number): Share => {
     high: Math.max(share, quantile(weights, 0.95)),
   };
 };
+
+/**
+ * Between what the chance of each value lies nine times in ten, were a fit’s observations spread as it is: the band about its
+ * curve, from its first value on.
+ */
+export const bandOf = ({ chances, n }: Pick<Fit, 'chances' | 'n'>): readonly Share[] =>
+  chances.map((share) => {
+    const weights = beta(share * (n + WORTH), (1 - share) * (n + WORTH));
+    return {
+      share,
+      low: Math.min(share, quantile(weights, 0.05)),
+      high: Math.max(share, quantile(weights, 0.95)),
+    };
+  });
 
 /** The chance that choices made by the second wording lie in a range more often than by the first. */
 export const compareWordings = (a: Fit, b: Fit, low: number, high: number): number => {

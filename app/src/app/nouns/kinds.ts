@@ -14,7 +14,7 @@ import { PACK } from './pack/pack.kind';
 import { PATTERNS_TOLD } from './pack/patterns.kind';
 import { PRACTICE } from './learning/practice.kind';
 import { ON_STAGE, TAPS } from './performances/live.kind';
-import { BY_RECORD, FITTED } from './performances/by-record.kind';
+import { BY_RECORD, FITTED } from './procedures/by-record.kind';
 import { PERFORMANCES } from './performances/performances.kind';
 import { PROCEDURES } from './procedures/procedures.kind';
 import { ROUTINES } from './sets/routines.kind';

@@ -4,6 +4,7 @@ import { NamedHome, UNKNOWN_HOME } from '@enumeron/core/file/perform/say';
 import { PackNeed } from '@enumeron/core/file/perform/need';
 import { PackState } from '@enumeron/core/file/perform/state';
 import type { WorkedOut, WorkedOutArgs } from '@enumeron/core/file/perform/workedOut';
+import { ByRecord } from '../nouns/procedures/by-record';
 import { PROCEDURES } from '../nouns/procedures/procedures.kind';
 import { PackStore } from '../nouns/pack/pack.store';
 import { RoutineRow } from '../nouns/sets/routines.kind';
@@ -49,6 +50,9 @@ export class Facts {
   private readonly routines = inject(RoutinesStore);
   private readonly store = inject(WorkedOutStore);
   private readonly pack = inject(PackStore);
+  private readonly byRecord = inject(ByRecord);
+  /** What acts take: the table, moved by what the record timed. */
+  readonly costs = this.byRecord.costs;
   private readonly procedures = liveRows(PROCEDURES);
   private readonly byId = computed(
     () => new Map(this.procedures()?.map(({ id, procedure }) => [id, procedure])),
@@ -99,9 +103,10 @@ export class Facts {
     this.stopped.set(new Set());
   }
 
-  /** A procedure by its id, as it is now. */
+  /** A procedure by its id, as it is now: its choices weighed by the record where the user wants that. */
   procedure(id: string | undefined) {
-    return id === undefined ? undefined : this.byId().get(id);
+    const procedure = id === undefined ? undefined : this.byId().get(id);
+    return id === undefined || !procedure ? procedure : this.byRecord.weighed(id, procedure);
   }
 
   /** What is known of every pack of a routine. */
@@ -134,7 +139,8 @@ export class Facts {
   }
 
   private askedOf(row: RoutineRow, pack: string): Asked | undefined {
-    const procedure = this.procedure(row.procedure);
+    // What it needs and leaves does not hang on how likely anything is.
+    const procedure = row.procedure === undefined ? undefined : this.byId().get(row.procedure);
     const { packet, order, loose } = row.routine.packs[pack];
     if (!procedure || packet === undefined) return undefined;
     const args: WorkedOutArgs = {

@@ -1,8 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterOutlet } from '@angular/router';
-import { makeSamples, SAMPLE_KINDS } from '../nouns/sets/sample';
+import { laySetsOut } from '../nouns/sets/sample';
 import { SetsStore } from '../nouns/sets/sets.store';
-import { PROCEDURES } from '../nouns/procedures/procedures.kind';
 import { Scripts } from '../platform/scripts';
 import { pathIn } from '../platform/sharing';
 import { WholeScreen } from '../platform/whole-screen';
@@ -38,10 +37,6 @@ export class PerformRoom {
   });
 
   constructor() {
-    // Where it cannot be laid out the room is empty, and works.
-    const scripts = inject(Scripts);
-    inject(SampleRoom)
-      .layOut('perform', [...SAMPLE_KINDS, PROCEDURES], () => makeSamples(scripts))
-      .catch((error: unknown) => console.warn(error));
+    void laySetsOut(inject(SampleRoom), inject(Scripts));
   }
 }

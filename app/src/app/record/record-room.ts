@@ -1,15 +1,21 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, Injector } from '@angular/core';
 import { RouterOutlet } from '@angular/router';
+import { ByRecord } from '../nouns/procedures/by-record';
 import { NightsStore } from '../nouns/performances/nights.store';
 import { PERFORMANCES } from '../nouns/performances/performances.kind';
 import { makeSamples } from '../nouns/performances/sample';
+import { laySetsOut } from '../nouns/sets/sample';
 import { Clock } from '../platform/clock';
 import { pathIn } from '../platform/sharing';
+import { Scripts } from '../platform/scripts';
 import { urlSignal } from '../platform/url';
 import { SampleRoom } from '../storage/sample-room';
 import { RoomPages } from '../ui/room-pages';
 import { RECORD } from './room';
 import { sayDay } from './say-day';
+
+/** How long nights rest before what is weighed by them is worked out anew, in milliseconds. */
+const CALM = 500;
 
 /** How did it go? */
 @Component({
@@ -37,10 +43,28 @@ export class RecordRoom {
   });
 
   constructor() {
+    this.workOut();
     const clock = inject(Clock);
+    void laySetsOut(inject(SampleRoom), inject(Scripts));
     // Where it cannot be laid out the room is empty, and works.
     inject(SampleRoom)
       .layOut('record', [PERFORMANCES], () => Promise.resolve(makeSamples(clock.now())))
       .catch((error: unknown) => console.warn(error));
+  }
+
+  /** What is weighed by the record is worked out anew when nights, or what is weighed, have changed. */
+  private workOut(): void {
+    const [byRecord, scripts, injector] = [inject(ByRecord), inject(Scripts), inject(Injector)];
+    effect((onCleanup) => {
+      const [nights, weighed] = [this.nights.all(), byRecord.all()];
+      if (!nights || !weighed) return;
+      const timer = setTimeout(() => {
+        scripts
+          .load(() => import('../nouns/performances/refresh'))
+          .then(({ Refresh }) => injector.get(Refresh).run(nights))
+          .catch((error: unknown) => console.warn(error));
+      }, CALM);
+      onCleanup(() => clearTimeout(timer));
+    });
   }
 }

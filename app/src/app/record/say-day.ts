@@ -11,6 +11,10 @@ export const sayFullDay = (at: number): string => formatDate(at, 'EEEE d MMMM y'
 /** A day with its year: `20 Nov 2026`. */
 export const sayDate = (at: number): string => formatDate(at, 'd MMM y', LOCALE);
 
+/** A day with its year where that is not this one. */
+export const sayShortDate = (at: number, now: number): string =>
+  new Date(at).getFullYear() === new Date(now).getFullYear() ? sayDay(at) : sayDate(at);
+
 /** The time of day: `21:30`. */
 export const sayClock = (at: number): string => formatDate(at, 'HH:mm', LOCALE);
 

@@ -1,5 +1,5 @@
 import { Order } from '../../deck/order';
-import { MEND_COSTS, MendPart } from '../costs';
+import { MEND_COSTS, MendCosts, MendPart } from '../costs';
 import { compare, Price, RIGHTED, waysInInterval, waysTo } from '../junction';
 import { mend } from '../mend';
 import { meets, PackNeed } from '../need';
@@ -20,13 +20,14 @@ export const mendingOf = (
 ): Mending | undefined => {
   const { needs } = routine.packs[name];
   const { home } = homeOf(plan, name);
+  const costs = plan.costs ?? MEND_COSTS;
   const states = packs[name];
   if (states.every((state) => meets(state, needs, home.cards))) return undefined;
-  const ways = [...waysTo(states, needs, home.cards, spares[name] ?? 0, MEND_COSTS, false)].sort((a, b) =>
+  const ways = [...waysTo(states, needs, home.cards, spares[name] ?? 0, costs, false)].sort((a, b) =>
     compare(a.price, b.price),
   );
   const [{ how, price, states: after }] = ways;
-  const dearest = dearestOf(states, needs, home.cards);
+  const dearest = dearestOf(states, needs, home.cards, costs);
   return {
     ...{ kind: 'mend', routine, pack: name, after },
     acts:
@@ -40,10 +41,10 @@ export const mendingOf = (
 };
 
 /** Of the states that a pack may be in, the one that takes the most. */
-const dearestOf = (states: readonly PackState[], needs: PackNeed, home: Order) =>
+const dearestOf = (states: readonly PackState[], needs: PackNeed, home: Order, costs: MendCosts) =>
   states
     .map((state) => {
-      const found = mend(state, needs, home, { costs: MEND_COSTS });
+      const found = mend(state, needs, home, { costs });
       const price: Price = found ? [0, found.outOfSight, found.seconds] : [1, 0, 0];
       return { state, price, parts: found?.parts };
     })
@@ -65,6 +66,7 @@ export const intervalWork = (
   { plan, packs }: Live,
   to: string,
 ): Extract<Phase, { kind: 'interval' }>['packs'] => {
+  const costs = plan.costs ?? MEND_COSTS;
   const later = plan.order.slice(plan.order.indexOf(to));
   const used = new Set(later.flatMap((id) => Object.keys(routineOf(plan, id)?.packs ?? {})));
   return Object.keys(packs)
@@ -72,12 +74,12 @@ export const intervalWork = (
     .flatMap((pack) => {
       const { home } = homeOf(plan, pack);
       const states = packs[pack];
-      const ways = waysInInterval(states, home.cards, MEND_COSTS).flatMap((way) => way ?? []);
+      const ways = waysInInterval(states, home.cards, costs).flatMap((way) => way ?? []);
       const right = ways.find(({ how }) => how === 'right');
       const needsIt = states.some((state) => !meets(state, RIGHTED, home.cards));
       const way = right ?? (needsIt ? ways.find(({ how }) => how === 'lay anew') : undefined);
       if (!way) return [];
-      const { parts, state } = dearestOf(states, RIGHTED, home.cards);
+      const { parts, state } = dearestOf(states, RIGHTED, home.cards, costs);
       const acts = way.how === 'right' && parts ? sayMend(parts, state, RIGHTED, home) : [ANEW];
       const done: readonly MendPart[] = way.how === 'right' && parts ? parts : [{ act: 'lay anew' }];
       return [{ pack, acts, parts: done, after: way.states }];

@@ -1,5 +1,6 @@
 import { Order } from '../../deck/order';
 import { Procedure } from '../../procedure/procedure';
+import { MendCosts } from '../costs';
 import { PackNeed } from '../need';
 import { NamedHome } from '../say';
 import { PackState } from '../state';
@@ -50,6 +51,8 @@ export interface Plan {
   /** The interval comes behind so many routines. */
   readonly interval?: number;
   readonly intervalMinutes?: number;
+  /** What acts take; as the table says where nothing is told. */
+  readonly costs?: MendCosts;
   /** Whom it is for, in the words of the routines; empty for all. */
   readonly audience: string;
 }

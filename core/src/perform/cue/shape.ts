@@ -1,4 +1,5 @@
 import { cardList, FLAG, listOf, oneOf, optional, Part, shape, shouldBe, whole } from '../../deck/shape';
+import { MEND_COSTS } from '../costs';
 import { byName, ID, NAME, text } from '../routine';
 import { NEED, STATE } from '../stateShape';
 import { ENDS, LEFT } from './plan';
@@ -54,10 +55,21 @@ const ROUTINE = shape({
 
 const HOME = shape({ name: text(200), cards: cardList(1), isUnknown: optional(TRUE) });
 
+const AMOUNT: Part = (value) =>
+  typeof value === 'number' && value >= 0 && value < 1e5 ? undefined : shouldBe(value, 'a number of seconds');
+
+/** What each act takes. */
+const COSTS = shape(
+  Object.fromEntries(
+    Object.keys(MEND_COSTS).map((act) => [act, shape({ seconds: AMOUNT, perCard: AMOUNT })]),
+  ),
+);
+
 /** What is performed, as it is stored while it goes on. */
 export const PLAN: Part = shape({
   ...{ name: text(200), order: listOf(ID, 0, MOST_ROUTINES), routines: listOf(ROUTINE, 0, MOST_ROUTINES) },
   packs: byName(shape({ home: HOME, hasHome: FLAG, spares: whole(0, 20) }), MOST_PACKS),
   start: byName(listOf(STATE, 1, 200), MOST_PACKS),
+  costs: optional(COSTS),
   ...{ interval: optional(whole(1, 100)), intervalMinutes: optional(whole(0, 180)), audience: text(80) },
 });

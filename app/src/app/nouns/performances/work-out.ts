@@ -3,7 +3,7 @@ import { actSeconds } from '@enumeron/core/file/record/actSeconds';
 import { fitFor, nightsCounted } from '@enumeron/core/file/record/counted';
 import { instructionsOf, statedIn, type Instruction } from '@enumeron/core/file/record/instructions';
 import { type Night, sortOf } from '@enumeron/core/file/record/night';
-import { ByRecordRow, FittedChoice, FittedRow, FittedSeconds } from './by-record.kind';
+import { ByRecordRow, FittedChoice, FittedRow, FittedSeconds } from '../procedures/by-record.kind';
 
 /** A chance as it is kept: what is less than a millionth is none. */
 const rounded = (chance: number): number => Math.round(chance * 1e6) / 1e6;

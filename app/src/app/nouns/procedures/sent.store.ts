@@ -3,6 +3,7 @@ import type { SumKind } from '@enumeron/core/file/learn/sums/sum';
 import type { sentAs, SentAs } from '@enumeron/core/file/rehearse/sent';
 import { Committed, Journal } from '../../storage/journal';
 import { placeOf } from '../../storage/kind';
+import { ByRecord } from './by-record';
 import { PROCEDURES } from './procedures.kind';
 import { SENT, SentRow } from './sent.kind';
 import { liveRows } from '../../storage/live-rows';
@@ -43,12 +44,16 @@ export class SentStore {
   private readonly rows = inject(Rows);
   private readonly clock = inject(Clock);
   private readonly stored = liveRows(SENT);
+  private readonly byRecord = inject(ByRecord);
   private readonly read = signal<typeof sentAs | undefined>(undefined);
 
   /** The procedures that are there, oldest first; undefined until storage has been read. */
   private readonly present = computed(() =>
     this.stored()
-      ?.map((row) => ({ row, procedure: this.rows.at(placeOf(PROCEDURES, row.procedure))()?.procedure }))
+      ?.map((row) => {
+        const procedure = this.rows.at(placeOf(PROCEDURES, row.procedure))()?.procedure;
+        return { row, procedure: procedure && this.byRecord.weighed(row.procedure, procedure) };
+      })
       .filter(({ procedure }) => procedure !== undefined)
       .sort((a, b) => a.row.at - b.row.at)
       // Two tabs may have sent it at once.

@@ -2,6 +2,7 @@ import { newRoutine, newSet, Routine, RoutinePack } from '@enumeron/core/file/pe
 import { PackState } from '@enumeron/core/file/perform/state';
 import { Scripts } from '../../platform/scripts';
 import { Kind } from '../../storage/kind';
+import { SampleRoom } from '../../storage/sample-room';
 import { sampleOf, Samples } from '../../storage/samples';
 import { TIDEMARK } from '../orders/tidemark';
 import { PROCEDURES } from '../procedures/procedures.kind';
@@ -128,3 +129,12 @@ export const makeSamples = async (scripts: Scripts): Promise<Samples> => {
     sampleOf(SETS, [lateSet()]),
   ];
 };
+
+/** The room that the sample belongs to; Record's nights are of its routines, and lay it out as well. */
+const ROOM = 'perform';
+
+/** Lays the sample out, unless that was done before. Where it cannot be, the room is empty, and works. */
+export const laySetsOut = (room: SampleRoom, scripts: Scripts): Promise<void> =>
+  room
+    .layOut(ROOM, [...SAMPLE_KINDS, PROCEDURES], () => makeSamples(scripts))
+    .catch((error: unknown) => console.warn(error));

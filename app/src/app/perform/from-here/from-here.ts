@@ -7,6 +7,7 @@ import { NamedHome, sayMend, sayState, whyNoMend } from '@enumeron/core/file/per
 import { PackState } from '@enumeron/core/file/perform/state';
 import { countOf } from '@enumeron/core/file/deck/countOf';
 import { PackStore } from '../../nouns/pack/pack.store';
+import { ByRecord } from '../../nouns/procedures/by-record';
 import { PerformancesStore } from '../../nouns/performances/performances.store';
 import { RoutineRow } from '../../nouns/sets/routines.kind';
 import { RoutinesStore } from '../../nouns/sets/routines.store';
@@ -107,6 +108,7 @@ export class FromHere {
   private readonly sets = inject(SetsStore);
   private readonly facts = inject(Facts);
   private readonly performances = inject(PerformancesStore);
+  private readonly byRecord = inject(ByRecord);
   private readonly stage = inject(Stage);
   private readonly router = inject(Router);
   private readonly document = inject(DOCUMENT);
@@ -161,7 +163,7 @@ export class FromHere {
       id: row.id,
       packs: Object.fromEntries(facts.map(({ pack, needs, leaves }) => [pack, { needs, leaves }])),
     }));
-    return fromHere(routines, now).map(({ id, price, lacks }) => {
+    return fromHere(routines, now, this.byRecord.costs()).map(({ id, price, lacks }) => {
       const [cannot, outOfSight, seconds] = price;
       const found = known.find(({ row }) => row.id === id);
       const isWaiting = found?.facts.some((each) => each.isWaiting) === true;

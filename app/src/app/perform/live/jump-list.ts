@@ -101,7 +101,7 @@ export class JumpList {
     const open = plan.routines.filter(({ id }) => id !== here);
     const isLeft = (id: string): number =>
       plan.order.includes(id) && !done.some((each) => each.id === id) ? 0 : 1;
-    return fromHere(open, now)
+    return fromHere(open, now, plan.costs)
       .map(({ id, price: [cannot, outOfSight, seconds] }) => ({
         ...{ id, name: open.find((each) => each.id === id)?.name ?? '' },
         cannot: cannot > 0 && !usesAny(open, id, unknown),

@@ -156,11 +156,11 @@ export class LivePage {
 
   /** Ends the performance: it is kept. */
   private readonly finish = once('end the performance', async () => {
-    const set = this.stage.row()?.set;
+    const { id, set, real } = this.stage.row() ?? {};
     await this.stage.finish();
-    await this.router.navigate(set === undefined ? ['/perform', 'tonight'] : ['/perform', set], {
-      replaceUrl: true,
-    });
+    // What nobody tapped is told while it is fresh; a run-through has nothing to tell.
+    const to = real && id !== undefined ? ['/record', id, 'write'] : ['/perform', set ?? 'tonight'];
+    await this.router.navigate(to, { replaceUrl: true });
   });
 
   private key(event: KeyboardEvent): void {

@@ -1,3 +1,4 @@
+import { MEND_COSTS } from '@enumeron/core/file/perform/costs';
 import type { Plan, PlannedPack, PlannedRoutine } from '@enumeron/core/file/perform/cue/plan';
 import { PackState } from '@enumeron/core/file/perform/state';
 import { RoutineRow } from '../../nouns/sets/routines.kind';
@@ -65,6 +66,7 @@ export const makePlan = (asked: Asked, all: readonly RoutineRow[], facts: Facts)
   const interval = asked.order.slice(0, asked.interval ?? 0).filter((id) => order.includes(id)).length;
   return {
     ...{ name, order, packs, audience, start: asked.start ?? {} },
+    ...(facts.costs() !== MEND_COSTS && { costs: facts.costs() }),
     routines: inOrder.slice(0, MOST).map((each) => planned(each, facts.procedure(each.row.procedure))),
     ...(interval >= 1 && interval < order.length && { interval }),
     ...(intervalMinutes !== undefined && { intervalMinutes }),

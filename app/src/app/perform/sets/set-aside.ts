@@ -1,6 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { RouterLink } from '@angular/router';
 import { FixedPoint, sayPoint } from '@enumeron/core/file/perform/fixedPoints';
-import { MEND_COSTS } from '@enumeron/core/file/perform/costs';
+import { countOf } from '@enumeron/core/file/deck/countOf';
+import { ByRecord } from '../../nouns/procedures/by-record';
 import { TextField } from '../../ui/form/text-field';
 import { numberProblem } from '../number-problem';
 import { SetDesk } from './set-desk';
@@ -8,25 +10,32 @@ import { SetDesk } from './set-desk';
 /** Beside a set: what is fixed, its packs, and what acts take. */
 @Component({
   selector: 'en-set-aside',
-  imports: [TextField],
+  imports: [RouterLink, TextField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './set-aside.html',
   styleUrl: './set-aside.scss',
 })
 export class SetAside {
   protected readonly desk = inject(SetDesk);
+  private readonly byRecord = inject(ByRecord);
   protected readonly numberProblem = numberProblem;
   protected readonly points = computed(() =>
     this.desk.points().map(({ point, kept }) => ({ point, kept, says: sayPoint(point, this.desk.nameOf) })),
   );
   /** What each act takes, as it is counted. */
-  protected readonly acts = Object.entries(MEND_COSTS).map(([act, { seconds, perCard }]) => ({
-    act,
-    takes: [
-      ...(seconds > 0 ? [`${seconds.toString()} s`] : []),
-      ...(perCard > 0 ? [`${perCard.toString()} s a card`] : []),
-    ].join(' and '),
-  }));
+  protected readonly acts = computed(() =>
+    Object.entries(this.desk.costs()).map(([act, { seconds, perCard }]) => {
+      const timed = this.byRecord.timed(act);
+      return {
+        act,
+        takes: [
+          ...(seconds > 0 ? [`${seconds.toString()} s`] : []),
+          ...(perCard > 0 ? [`${perCard.toString()} s a card`] : []),
+        ].join(' and '),
+        timed: timed === 0 ? '' : `by your ${countOf(timed, 'time')}`,
+      };
+    }),
+  );
 
   protected setMinutes(text: string): void {
     if (text.trim() !== '') this.desk.fix({ kind: 'minutes', most: Number(text) });

@@ -1,6 +1,5 @@
 import { computed, inject, Injectable, linkedSignal, signal } from '@angular/core';
 import { along, runAsTheyStand } from '@enumeron/core/file/perform/along';
-import { MEND_COSTS } from '@enumeron/core/file/perform/costs';
 import {
   FixedPoint,
   fixedPointsOf,
@@ -11,6 +10,7 @@ import {
 import { OrderedRoutine, OrderWish } from '@enumeron/core/file/perform/orderWish';
 import { MOST_IN_SET, SetList, withoutRoutine } from '@enumeron/core/file/perform/routine';
 import { NamedHome } from '@enumeron/core/file/perform/say';
+import { ByRecord } from '../../nouns/procedures/by-record';
 import { RoutineRow } from '../../nouns/sets/routines.kind';
 import { RoutinesStore } from '../../nouns/sets/routines.store';
 import { SetsStore } from '../../nouns/sets/sets.store';
@@ -48,6 +48,8 @@ export class SetDesk {
   private readonly sets = inject(SetsStore);
   private readonly routines = inject(RoutinesStore);
   private readonly facts = inject(Facts);
+  /** What acts take: the table, moved by what the record timed. */
+  readonly costs = inject(ByRecord).costs;
 
   readonly id = signal('');
   readonly row = computed(() => (this.id() === '' ? undefined : this.sets.find(this.id())));
@@ -111,7 +113,7 @@ export class SetDesk {
 
   private readonly present = computed(() => {
     const wish = this.wish();
-    return wish && !this.isWaiting() ? runAsTheyStand(wish) : undefined;
+    return wish && !this.isWaiting() ? runAsTheyStand(wish, this.costs()) : undefined;
   });
   /** What the set costs in its order; undefined while that is not known. */
   readonly running = computed(() => {
@@ -120,7 +122,7 @@ export class SetDesk {
   });
   readonly junctions = computed(() => {
     const [wish, running] = [this.wish(), this.running()];
-    return wish && running ? along(wish, running) : [];
+    return wish && running ? along(wish, running, this.costs()) : [];
   });
   readonly asked = computed(() => this.wish());
 
@@ -138,7 +140,7 @@ export class SetDesk {
   });
   private readonly search = jobView('running order', () => {
     const wish = this.wish();
-    return this.seeking() && wish ? { wish, costs: MEND_COSTS } : undefined;
+    return this.seeking() && wish ? { wish, costs: this.costs() } : undefined;
   });
   readonly searching = computed(() => {
     if (!this.seeking()) return undefined;

@@ -68,7 +68,7 @@ export class SetList {
   protected readonly elsewhere = computed(() => {
     const [wish, id] = [this.desk.asked(), this.opened()];
     if (!wish || id === '') return [];
-    return behindOthers(wish, id).map(({ behind, price }) => ({
+    return behindOthers(wish, id, this.desk.costs()).map(({ behind, price }) => ({
       where: behind === undefined ? 'at the beginning' : `behind ${this.desk.nameOf(behind)}`,
       costs: price[0] > 0 ? 'cannot be mended' : price[2] === 0 ? 'nothing' : sayTime(price[2]),
     }));

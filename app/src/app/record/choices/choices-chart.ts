@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { Fit } from '@enumeron/core/file/record/fitChoice';
-import { shareWithin } from '@enumeron/core/file/record/within';
+import { bandOf } from '@enumeron/core/file/record/within';
 import { scaleLinear } from 'd3-scale';
 import { area, curveMonotoneX, line } from 'd3-shape';
 import { AsTable, TableRow } from '../../ui/charts/as-table';
@@ -38,13 +38,10 @@ export class ChoicesChart {
   private readonly values = computed(() => {
     const { from, chances, counts, n } = this.fit();
     const before = this.before();
-    return chances.map((chance, index) => {
-      const { low, high } = shareWithin(this.fit(), from + index, from + index);
-      return {
-        ...{ value: from + index, chance, low, high, stated: before[index] ?? 0 },
-        ...{ count: counts[index], seen: n > 0 ? counts[index] / n : 0 },
-      };
-    });
+    return bandOf({ chances, n }).map(({ share, low, high }, index) => ({
+      ...{ value: from + index, chance: share, low, high, stated: before[index] ?? 0 },
+      ...{ count: counts[index], seen: n > 0 ? counts[index] / n : 0 },
+    }));
   });
   private readonly x = computed(() => {
     const { from, chances } = this.fit();

@@ -22,7 +22,7 @@ import {
   sayStretch,
 } from '@enumeron/core/file/record/sayChoices';
 import { compareWordings, shareWithin } from '@enumeron/core/file/record/within';
-import { ByRecord } from '../../nouns/performances/by-record';
+import { ByRecord } from '../../nouns/procedures/by-record';
 import { NightsStore } from '../../nouns/performances/nights.store';
 import { ProcedureRow } from '../../nouns/procedures/procedures.kind';
 import { Choice } from '../../ui/choice';
@@ -62,7 +62,7 @@ export class ChoicesPage {
     return named.length < 2 ? [] : [undefined, ...named];
   });
   protected readonly sayAudience = (audience: string | undefined): string =>
-    audience === undefined ? 'every audience' : audience === '' ? 'everybody' : audience;
+    audience === undefined ? 'every audience' : audience === '' ? 'none noted' : audience;
   private readonly counted = computed(() => ({
     ...(this.audience() !== undefined && { audience: this.audience() }),
     practice: this.practice(),

@@ -13,7 +13,7 @@ import { sayHits, sayMinutes, troublesOf } from '@enumeron/core/file/record/sayN
 import { Clock } from '../../platform/clock';
 import { remSignal } from '../../platform/rem';
 import { Viewport } from '../../platform/viewport';
-import { sayDate } from '../say-day';
+import { sayShortDate } from '../say-day';
 import { NightsLookedFor } from './looked-for';
 
 const HEADS: Readonly<Record<NightColumn, string>> = {
@@ -53,8 +53,11 @@ export class NightTable {
   protected readonly height = computed(() => (this.phone() ? PHONE_ROW : ROW) * this.rem());
   protected readonly columns = NIGHT_COLUMNS;
   protected readonly heads = HEADS;
-  protected readonly day = sayDate;
   protected readonly hits = sayHits;
+
+  protected day({ at }: Night): string {
+    return sayShortDate(at, this.clock.now());
+  }
 
   protected time({ seconds }: Night): string {
     return seconds === undefined ? '' : sayMinutes(seconds);

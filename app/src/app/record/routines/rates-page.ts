@@ -80,7 +80,7 @@ export class RatesPage {
         audiences.length < 2
           ? []
           : audiences.map(({ audience, hits, tries, rate: share }) => ({
-              ...{ name: audience === '' ? 'everybody' : audience, rate: share },
+              ...{ name: audience === '' ? 'none noted' : audience, rate: share },
               says: `${hits.toString()} of ${tries.toString()}`,
             })),
       time:

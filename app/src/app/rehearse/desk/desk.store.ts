@@ -1,7 +1,7 @@
 import { computed, inject, Injectable, signal } from '@angular/core';
 import { toObservable, toSignal } from '@angular/core/rxjs-interop';
 import { Problem } from '@enumeron/core/deck';
-import type { Procedure, Step } from '@enumeron/core/file/procedure/procedure';
+import type { Procedure, Step, StepOf } from '@enumeron/core/file/procedure/procedure';
 import { meant } from '@enumeron/core/file/procedure/meant';
 import { inItsVersion } from '@enumeron/core/file/procedure/version';
 import { packetsOf, namesIn } from '@enumeron/core/file/procedure/walk';
@@ -42,6 +42,7 @@ import { Names } from '@enumeron/core/file/rehearse/words';
 import { concat, EMPTY, map, of, switchMap, timer } from 'rxjs';
 import { Journal } from '../../storage/journal';
 import { placeOf } from '../../storage/kind';
+import { ByRecord } from '../../nouns/procedures/by-record';
 import { ProcedureRow, PROCEDURES } from '../../nouns/procedures/procedures.kind';
 import { fieldsOf, isNumbers, overReload } from '../../platform/over-reload';
 import { ProceduresStore } from '../../nouns/procedures/procedures.store';
@@ -57,6 +58,7 @@ export type Wanted = { readonly what: 'fields' | 'line'; readonly path: string }
 export class Desk {
   private readonly journal = inject(Journal);
   private readonly procedures = inject(ProceduresStore);
+  private readonly byRecord = inject(ByRecord);
 
   readonly id = signal('');
   readonly row = computed(() => (this.id() === '' ? undefined : this.procedures.find(this.id())));
@@ -81,9 +83,9 @@ export class Desk {
 
   private readonly reading = computed(() => {
     const procedure = this.procedure();
-    return procedure && readProcedure(procedure);
+    return procedure && readProcedure(this.byRecord.weighed(this.id(), procedure));
   });
-  /** The procedure where nothing is wrong in it. */
+  /** The procedure where nothing is wrong in it, its choices weighed by the record where the user wants that. */
   readonly right = computed<Procedure | undefined>(() => {
     const reading = this.reading();
     return reading?.ok ? reading.procedure : undefined;
@@ -155,6 +157,12 @@ export class Desk {
       ...(procedure && { offered: namesBefore(procedure, pathOf(this.chosen())) }),
     };
   });
+
+  /** A choice as it is weighed: by the record, or as it is stated. */
+  weighedStep(step: StepOf<'choose'>): StepOf<'choose'> {
+    const likely = this.byRecord.likelyOf(this.id(), step.name);
+    return likely && step.by !== 'performer' ? { ...step, likely } : step;
+  }
 
   private before = fieldsOf(overReload('desk', () => ({ id: this.id(), line: this.chosen() })));
 
@@ -260,6 +268,8 @@ export class Desk {
     const path = pathOf(line);
     const number = numberAt(this.steps(), path)?.toString() ?? '';
     if (field === 'name' && typeof value === 'string') {
+      const before = stepAt(this.steps(), path);
+      if (before && 'name' in before) void this.byRecord.rename(this.id(), before.name, value);
       this.edit(
         `change step ${line}`,
         [path],

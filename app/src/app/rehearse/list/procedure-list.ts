@@ -12,6 +12,8 @@ import { MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger } from '@angular/m
 import { Router, RouterLink } from '@angular/router';
 import { Problem } from '@enumeron/core/deck';
 import { newProcedure } from '@enumeron/core/file/rehearse/newProcedure';
+import type { Procedure } from '@enumeron/core/file/procedure/procedure';
+import { ByRecord } from '../../nouns/procedures/by-record';
 import { ProcedureRow } from '../../nouns/procedures/procedures.kind';
 import { SampleRoom } from '../../storage/sample-room';
 import { readJson } from '../../platform/read-json';
@@ -63,6 +65,7 @@ export class ProcedureList {
   private readonly notices = inject(Notices);
   private readonly undoing = inject(Undoing);
   private readonly scripts = inject(Scripts);
+  private readonly byRecord = inject(ByRecord);
   private readonly injector = inject(Injector);
 
   /** What is wrong with a file that was opened. */
@@ -78,7 +81,7 @@ export class ProcedureList {
       const { name, needs = '', note = '' } = row.procedure;
       return {
         ...{ row, id: row.id, name: name || 'Without a name', needs, note },
-        verdict: this.verdicts.of(row.id, stampOf(row.procedure)),
+        verdict: this.verdicts.of(row.id, stampOf(this.weighed(row))),
         found: `${name} ${needs} ${note}`.toLowerCase(),
       };
     }),
@@ -99,7 +102,7 @@ export class ProcedureList {
   );
   private readonly finding = jobView('verdict', () => {
     const row = this.next();
-    return row && { procedure: row.procedure };
+    return row && { procedure: this.weighed(row) };
   });
 
   /** Where no script came, or nothing is heard, none of them is proved: a notice says so, and how it goes on. */
@@ -113,8 +116,13 @@ export class ProcedureList {
       const [view, row] = [this.finding(), this.next()];
       if (!view || !row) return;
       if (view.kind !== 'ended') return;
-      this.verdicts.keep(row.id, keptOf(view.result, stampOf(row.procedure)));
+      this.verdicts.keep(row.id, keptOf(view.result, stampOf(this.weighed(row))));
     });
+  }
+
+  /** A procedure as its choices are weighed. */
+  private weighed({ id, procedure }: ProcedureRow): Procedure {
+    return this.byRecord.weighed(id, procedure);
   }
 
   protected readonly begin = once('begin a procedure', async () => {

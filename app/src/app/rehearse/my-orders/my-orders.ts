@@ -8,6 +8,7 @@ import type { Procedure } from '@enumeron/core/file/procedure/procedure';
 import { cardsNamed, withOrder } from '@enumeron/core/file/rehearse/withOrder';
 import { OrderRow } from '../../nouns/orders/orders.kind';
 import { OrdersStore } from '../../nouns/orders/orders.store';
+import { ByRecord } from '../../nouns/procedures/by-record';
 import { ProcedureRow } from '../../nouns/procedures/procedures.kind';
 import { ProceduresStore } from '../../nouns/procedures/procedures.store';
 import { KeptVerdict } from '../../nouns/procedures/verdicts.kind';
@@ -45,6 +46,7 @@ export class MyOrders {
   private readonly procedures = inject(ProceduresStore);
   private readonly store = inject(OrdersStore);
   private readonly verdicts = inject(VerdictsStore);
+  private readonly byRecord = inject(ByRecord);
 
   /** The procedure of the address; all of them where there is none. */
   readonly id = input<string>();
@@ -58,9 +60,13 @@ export class MyOrders {
     const row = this.procedures.find(id);
     return row ? [row] : this.procedures.isRead(id) ? [] : undefined;
   });
+  /** Their choices weighed by the record where the user wants that. */
+  private readonly weighed = computed(() =>
+    this.chosen()?.map((row) => ({ ...row, procedure: this.byRecord.weighed(row.id, row.procedure) })),
+  );
   /** Each procedure with each order. */
   protected readonly rows = computed(() =>
-    this.chosen()?.map((row) => ({
+    this.weighed()?.map((row) => ({
       ...{ id: row.id, name: row.procedure.name || 'Without a name' },
       named: cardsNamed(row.procedure).map(showCard).join(', '),
       cells: this.orders().map((order) => this.cell(row, order)),

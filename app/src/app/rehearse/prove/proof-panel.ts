@@ -8,6 +8,7 @@ import type { Widest } from '@enumeron/core/file/rehearse/widestRange';
 import { pathOf, stepAt } from '@enumeron/core/file/rehearse/editSteps';
 import { hasLikely } from '@enumeron/core/file/rehearse/prove';
 import { sayProof, sayShare } from '@enumeron/core/file/rehearse/sayProof';
+import { ByRecord } from '../../nouns/procedures/by-record';
 import { CardText } from '../../ui/card-text';
 import { MissingPart } from '../../ui/missing-part';
 import { Acting } from '../act/acting.store';
@@ -17,6 +18,7 @@ import { CaseGrid } from './case-grid';
 import { ChancePanel } from './chance-panel';
 import { CurveChart } from './curve-chart';
 import { InTime } from './in-time';
+import { WeighedLine } from './weighed-line';
 import { Proving } from './proving.store';
 
 const ENDS = ['held', 'outs', 'failed'] as const;
@@ -27,7 +29,17 @@ const listed = (choices: readonly (readonly [string, number])[]): string =>
 /** What proving and weighing have found: one sentence, every case drawn, what fails and what to ask for. */
 @Component({
   selector: 'en-proof-panel',
-  imports: [CardText, CaseGrid, ChancePanel, CurveChart, InTime, MatButton, MatProgressBar, MissingPart],
+  imports: [
+    CardText,
+    CaseGrid,
+    ChancePanel,
+    CurveChart,
+    InTime,
+    MatButton,
+    MatProgressBar,
+    MissingPart,
+    WeighedLine,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './proof-panel.html',
   styleUrls: ['../../ui/page.scss', './proof-panel.scss'],
@@ -37,6 +49,9 @@ export class ProofPanel {
   protected readonly acting = inject(Acting);
   protected readonly proving = inject(Proving);
 
+  /** The choices that are weighed by the record. */
+  protected readonly byRecord = computed(() => this.records.choicesOf(this.desk.id()));
+  private readonly records = inject(ByRecord);
   protected readonly isEmpty = computed(() => this.desk.steps().length === 0);
   protected readonly wrong = computed(() => this.desk.wrongSteps() + this.desk.wrongElsewhere().length);
   protected readonly said = computed(() => {
@@ -67,6 +82,7 @@ export class ProofPanel {
   });
   protected readonly weighed = computed(() => {
     const right = this.desk.right();
+    if (this.byRecord().length > 0) return 'by your record, and as it is stated elsewhere';
     return right && hasLikely(right) ? 'by the likelihood stated at each choice' : 'each choice alike';
   });
   protected readonly running = computed(() => {

@@ -86,7 +86,8 @@ export class LeadField {
   protected readonly wanted = signal(80);
   protected readonly led = computed(() => {
     const step = this.step();
-    const found = leadTo(step, this.desk.procedure()?.givens, this.wanted() / 100);
+    const weighed = this.desk.weighedStep(step);
+    const found = leadTo(weighed, this.desk.procedure()?.givens, this.wanted() / 100);
     if (!found) return undefined;
     const { from, to, chance } = found;
     return {

@@ -8,6 +8,7 @@ import { sayWho, sentenceBehindWho } from '@enumeron/core/file/rehearse/sentence
 import { Notices } from '../../platform/notices';
 import { Desk } from '../desk/desk.store';
 import { LeadField } from './lead-field';
+import { ByRecordField } from './by-record-field';
 import { LikelyField } from './likely-field';
 import { StepField } from './step-field';
 
@@ -55,7 +56,7 @@ const saysOf = (text: string): unknown => {
 /** The chosen step with a field for each of its parts, and what can be said of it beside. */
 @Component({
   selector: 'en-step-fields',
-  imports: [LeadField, LikelyField, MatAutocompleteOrigin, StepField],
+  imports: [ByRecordField, LeadField, LikelyField, MatAutocompleteOrigin, StepField],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(keydown.enter)': 'goOn($event)' },
   templateUrl: './step-fields.html',
@@ -82,6 +83,11 @@ export class StepFields {
   protected readonly choice = computed(() => {
     const step = this.step();
     return step.do === 'choose' ? step : undefined;
+  });
+  /** The step where anything is chosen. */
+  protected readonly anyChoice = computed(() => {
+    const step = this.step();
+    return step.do === 'choose' || step.do === 'choose one' ? step : undefined;
   });
   protected readonly told = computed(() => this.fields()['told'] === true);
   protected readonly likely = computed(() => this.fields()['likely'] as Likely | undefined);

@@ -1,6 +1,7 @@
 import { computed, inject, Injectable } from '@angular/core';
 import type { Likely, Procedure } from '@enumeron/core/file/procedure/procedure';
 import { MEND_COSTS, type Act, type MendCosts } from '@enumeron/core/file/perform/costs';
+import { timesAs } from '@enumeron/core/file/record/actSeconds';
 import { weighed } from '@enumeron/core/file/record/weigh';
 import { without } from '../../platform/without';
 import { Committed, Journal } from '../../storage/journal';
@@ -47,6 +48,11 @@ export class ByRecord {
     return made;
   }
 
+  /** How likely a choice is by the record; undefined where it is not weighed so, or nothing is known. */
+  likelyOf(id: string, name: string): Likely | undefined {
+    return this.tables().get(id)?.get(name);
+  }
+
   /** By what a choice of a procedure is weighed; undefined where by what it states. */
   of(id: string, name: string): WeighedBy | undefined {
     const choices = this.byId().get(id) ?? {};
@@ -75,6 +81,14 @@ export class ByRecord {
     });
   }
 
+  /** What is chosen is called otherwise now: it is weighed as before. */
+  async rename(id: string, name: string, to: string): Promise<void> {
+    const by = this.of(id, name);
+    if (!by || name === to || to === '') return;
+    await this.weigh(id, name, undefined);
+    await this.weigh(id, to, by);
+  }
+
   /** Notes what was worked out of the nights. */
   keep(fitted: FittedRow): void {
     void this.journal.commit('note what the record says', [FITTED_PLACE], () => [fitted]);
@@ -95,10 +109,12 @@ export class ByRecord {
 
   /** How long acts take: the table, moved by what was timed. */
   readonly costs = computed((): MendCosts => {
+    const { seconds } = this.fitted();
+    if (seconds.length === 0) return MEND_COSTS;
     const own = { ...MEND_COSTS };
-    for (const { act, ratio } of this.fitted().seconds) {
+    for (const { act, ratio } of seconds) {
       const known = Object.hasOwn(own, act) ? own[act as Act] : undefined;
-      if (known) own[act as Act] = { seconds: known.seconds * ratio, perCard: known.perCard * ratio };
+      if (known) own[act as Act] = timesAs(known, ratio);
     }
     return own;
   });
