@@ -9,6 +9,8 @@ export interface Share {
 
 /** What a fit is worth in observations beside those that were made. */
 const WORTH = 4;
+/** So many standard deviations to either side hold nine in ten. */
+const NINE_IN_TEN = 1.645;
 /** So finely chances are gone through. */
 const STEPS = 2000;
 
@@ -19,11 +21,7 @@ const STEPS = 2000;
 const posterior = ({ from, counts, n, ...fit }: Fit, low: number, high: number): Float64Array => {
   const share = chanceWithin({ from, ...fit }, low, high);
   const inside = counts.reduce((sum, count, index) => (isIn(from + index, low, high) ? sum + count : sum), 0);
-  return beta(inside + share * WORTH + 0.5, n - inside + (1 - share) * WORTH + 0.5);
-};
-
-/** The beta distribution of two weights, over the same steps; it adds up to 1. */
-const beta = (a: number, b: number): Float64Array => {
+  const [a, b] = [inside + share * WORTH + 0.5, n - inside + (1 - share) * WORTH + 0.5];
   const logs = Float64Array.from({ length: STEPS }, (_, index) => {
     const chance = (index + 0.5) / STEPS;
     return (a - 1) * Math.log(chance) + (b - 1) * Math.log(1 - chance);
@@ -74,12 +72,8 @@ export const shareWithin = (fit: Fit, low: number, high: number): Share => {
  */
 export const bandOf = ({ chances, n }: Pick<Fit, 'chances' | 'n'>): readonly Share[] =>
   chances.map((share) => {
-    const weights = beta(share * (n + WORTH), (1 - share) * (n + WORTH));
-    return {
-      share,
-      low: Math.min(share, quantile(weights, 0.05)),
-      high: Math.max(share, quantile(weights, 0.95)),
-    };
+    const off = NINE_IN_TEN * Math.sqrt((share * (1 - share)) / (n + WORTH + 1));
+    return { share, low: Math.max(0, share - off), high: Math.min(1, share + off) };
   });
 
 /** The chance that choices made by the second wording lie in a range more often than by the first. */

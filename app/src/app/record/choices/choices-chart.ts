@@ -1,11 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { Fit } from '@enumeron/core/file/record/fitChoice';
 import { bandOf } from '@enumeron/core/file/record/within';
 import { scaleLinear } from 'd3-scale';
 import { area, curveMonotoneX, line } from 'd3-shape';
+import { Viewport } from '../../platform/viewport';
 import { AsTable, TableRow } from '../../ui/charts/as-table';
 
-const [WIDTH, HEIGHT, BELOW] = [720, 210, 22];
+/** How wide it is drawn, also on a phone: what stands in it keeps its size. */
+const [WIDTH, PHONE_WIDTH, HEIGHT, BELOW] = [720, 360, 210, 22];
 /** More values than these have no ticks of their own. */
 const FEW = 12;
 
@@ -30,8 +32,11 @@ export class ChoicesChart {
   /** Whether a likelihood was stated; otherwise all is as likely. */
   readonly isStated = input.required<boolean>();
 
-  protected readonly box = `0 -6 ${WIDTH.toString()} ${(HEIGHT + BELOW + 6).toString()}`;
-  protected readonly width = WIDTH;
+  private readonly phone = inject(Viewport).phone;
+  protected readonly width = computed(() => (this.phone() ? PHONE_WIDTH : WIDTH));
+  protected readonly box = computed(
+    () => `0 -6 ${this.width().toString()} ${(HEIGHT + BELOW + 6).toString()}`,
+  );
   protected readonly height = HEIGHT;
 
   /** Each value with its chances; between what the fit’s lies nine times in ten. */
@@ -47,7 +52,7 @@ export class ChoicesChart {
     const { from, chances } = this.fit();
     return scaleLinear()
       .domain([from - 0.5, from + chances.length - 0.5])
-      .range([0, WIDTH]);
+      .range([0, this.width()]);
   });
   private readonly y = computed(() => {
     const most = Math.max(0.01, ...this.values().flatMap(({ seen, high, stated }) => [seen, high, stated]));
@@ -88,7 +93,7 @@ export class ChoicesChart {
     const [x, values] = [this.x(), this.values()];
     const first = values[0].value;
     const last = values[values.length - 1].value;
-    const inner = values.length <= FEW ? values.map(({ value }) => value) : x.ticks(6);
+    const inner = values.length <= FEW ? values.map(({ value }) => value) : x.ticks(this.phone() ? 4 : 6);
     const all = [...new Set([first, ...inner.filter((each) => each > first + 2 && each < last - 2), last])];
     const shown = values.length <= FEW ? values.map(({ value }) => value) : all;
     return shown.map((value) => ({

@@ -29,6 +29,12 @@ import { Choice } from '../../ui/choice';
 import { Stated } from '../stated';
 import { ChoicesChart } from './choices-chart';
 
+/** Which of two wordings keeps them in the range more often. @param chance that the second does. */
+const sayBetter = (chance: number): string =>
+  chance >= 0.5
+    ? `This one keeps them there more often: ${inHundred(chance)} chances in 100.`
+    : `The first keeps them there more often: ${inHundred(1 - chance)} chances in 100.`;
+
 /** A choice of a procedure that is made on an instruction. */
 interface Use {
   readonly row: ProcedureRow;
@@ -152,22 +158,32 @@ export class ChoicesPage {
     const range = found?.answer.in80;
     return { from: range?.from ?? 1, to: range?.to ?? 1, key: this.chosen()?.key };
   });
+  /** Another instruction that the user lays beside it. */
+  protected readonly beside = linkedSignal<string | undefined, string | undefined>({
+    source: () => this.chosen()?.key,
+    computation: () => undefined,
+  });
+  /** The instructions that it can be compared with. */
+  protected readonly comparable = computed(() =>
+    this.all().filter((each) => each.key !== this.chosen()?.key && !each.isWay && this.now().has(each.key)),
+  );
+  protected readonly sayOf = sayInstruction;
   /** Other wordings of the same choice, each with how often it keeps them in the range. */
   protected readonly wordings = computed(() => {
     const [chosen, found] = [this.chosen(), this.found()];
     if (!chosen || !found || found.isWay) return [];
     const { from, to } = this.range();
-    const others = this.all().filter(
-      (each) =>
-        each.key !== chosen.key && !each.isWay && each.name === chosen.name && this.now().has(each.key),
-    );
+    const routines = new Set(chosen.made.map(({ routine }) => routine.id));
+    const isOfSame = (each: Instruction): boolean =>
+      each.name === chosen.name && each.made.some(({ routine }) => routines.has(routine.id));
+    const others = this.comparable().filter((each) => isOfSame(each) || each.key === this.beside());
     return [chosen, ...others].map((each) => {
       const fit =
         each === chosen ? found.fit : fitFor(this.statedOf(each, this.uses()), this.now().get(each.key));
       return {
         ...{ key: each.key, says: sayInstruction(each), n: fit.n },
         share: sayShareOf(shareWithin(fit, from, to)),
-        better: each === chosen ? undefined : inHundred(compareWordings(found.fit, fit, from, to)),
+        better: each === chosen ? '' : sayBetter(compareWordings(found.fit, fit, from, to)),
       };
     });
   });

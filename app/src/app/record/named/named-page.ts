@@ -45,6 +45,12 @@ export class NamedPage {
   );
 
   private readonly numbers = computed(() => numbersNamed(this.nights()));
+  protected readonly least = computed(() =>
+    this.numbers().reduce((least, { from }) => Math.min(least, from), Infinity),
+  );
+  protected readonly most = computed(() =>
+    this.numbers().reduce((most, { to }) => Math.max(most, to), -Infinity),
+  );
   protected readonly numberCount = computed(() => this.numbers().length);
   protected readonly numbersFound = computed(() => namedMore(this.numbers()));
   protected readonly numbersTold = computed(() => tell(this.numbersFound(), String));

@@ -1,14 +1,16 @@
-import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import type { NamedOften } from '@enumeron/core/file/record/named';
+import { Viewport } from '../../platform/viewport';
 import { scaleBand, scaleLinear } from 'd3-scale';
 
-const [WIDTH, HEIGHT, BELOW] = [720, 110, 20];
+/** How wide it is drawn, also on a phone: what stands in it keeps its size. */
+const [WIDTH, PHONE_WIDTH, HEIGHT, BELOW] = [720, 360, 110, 20];
 
 /** The numbers in a line, each with how often it was named; a gold cap where that is more than chance. */
 @Component({
   selector: 'en-number-line',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `<svg [attr.viewBox]="box" aria-hidden="true">
+  template: `<svg [attr.viewBox]="box()" aria-hidden="true">
     @for (bar of bars(); track bar.value) {
       <rect
         class="bar"
@@ -24,7 +26,7 @@ const [WIDTH, HEIGHT, BELOW] = [720, 110, 20];
         </text>
       }
     }
-    <line class="axis" x1="0" [attr.x2]="width" [attr.y1]="height" [attr.y2]="height" />
+    <line class="axis" x1="0" [attr.x2]="width()" [attr.y1]="height" [attr.y2]="height" />
     @for (tick of ticks(); track tick.value) {
       <text [attr.x]="tick.x" [attr.y]="height + 15" text-anchor="middle">{{ tick.value }}</text>
     }
@@ -48,17 +50,22 @@ const [WIDTH, HEIGHT, BELOW] = [720, 110, 20];
 })
 export class NumberLine {
   readonly found = input.required<readonly NamedOften[]>();
+  /** Between what they could choose, both included. */
+  readonly least = input.required<number>();
+  readonly most = input.required<number>();
 
-  protected readonly box = `0 -24 ${WIDTH.toString()} ${(HEIGHT + BELOW + 24).toString()}`;
-  protected readonly width = WIDTH;
+  private readonly phone = inject(Viewport).phone;
+  protected readonly width = computed(() => (this.phone() ? PHONE_WIDTH : WIDTH));
+  protected readonly box = computed(
+    () => `0 -24 ${this.width().toString()} ${(HEIGHT + BELOW + 24).toString()}`,
+  );
   protected readonly height = HEIGHT;
   private readonly values = computed(() => {
-    const named = this.found().map(({ value }) => value);
-    const [least, most] = [Math.min(1, ...named), Math.max(10, ...named)];
+    const [least, most] = [this.least(), this.most()];
     return Array.from({ length: most - least + 1 }, (_, index) => least + index);
   });
   private readonly x = computed(() =>
-    scaleBand<number>().domain(this.values()).range([0, WIDTH]).paddingInner(0.25),
+    scaleBand<number>().domain(this.values()).range([0, this.width()]).paddingInner(0.25),
   );
   protected readonly bars = computed(() => {
     const x = this.x();
@@ -72,7 +79,7 @@ export class NumberLine {
   protected readonly ticks = computed(() => {
     const x = this.x();
     const values = this.values();
-    const each = values.length > 26 ? 5 : 1;
+    const each = values.length <= 26 ? 1 : this.phone() ? 10 : 5;
     return values
       .filter((value) => value === values[0] || value % each === 0)
       .map((value) => ({ value, x: (x(value) ?? 0) + x.bandwidth() / 2 }));

@@ -15,10 +15,11 @@ import { notNoted, withoutDone, withDone, withText } from '@enumeron/core/file/r
 import { type Night, sortOf } from '@enumeron/core/file/record/night';
 import { NightsStore } from '../../nouns/performances/nights.store';
 import { RoutinesStore } from '../../nouns/sets/routines.store';
+import { Viewport } from '../../platform/viewport';
 import { without } from '../../platform/without';
 import { Choice } from '../../ui/choice';
 import { titled } from '../../ui/titled';
-import { fieldOf, sayFullDay } from '../say-day';
+import { fieldOf, sayClock, sayFullDay } from '../say-day';
 import { Stated } from '../stated';
 import { RoutineChange, RoutineRow } from './routine-row';
 
@@ -54,6 +55,12 @@ export class WritePage {
   });
   protected readonly when = computed(() => fieldOf(this.night()?.at ?? 0));
   protected readonly day = computed(() => sayFullDay(this.night()?.at ?? 0));
+  protected readonly phone = inject(Viewport).phone;
+  /** When, where and before whom, in a line. */
+  protected readonly about = computed(() => {
+    const { at = 0, place = '', audience = '', name = '' } = this.night() ?? {};
+    return [sayClock(at), name, place, audience].filter((part) => part !== '').join(' · ');
+  });
   protected readonly mine = computed(() => this.routines.all() ?? []);
   /** Places and audiences of other nights, to choose from. */
   protected readonly places = computed(() => [...new Set(this.store.all()?.map(({ place = '' }) => place))]);
