@@ -21,6 +21,7 @@ const LAYERS = [
   'weave',
   'rehearse',
   'perform',
+  'record',
 ];
 
 const coreLayers = LAYERS.map((layer, index) => ({

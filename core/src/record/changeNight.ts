@@ -1,4 +1,5 @@
-import { Night, RoutineDone, RoutineEnding, WasChosen } from './night';
+import { Night } from './night';
+import { RoutineDone, RoutineEnding, WasChosen } from '../perform/cue/done';
 
 /** A routine of a night that nothing is noted of yet. */
 export const notNoted = (id: string, name: string): RoutineDone => ({

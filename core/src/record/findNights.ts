@@ -1,4 +1,5 @@
-import { Night, NightSort, RoutineEnding, sortOf } from './night';
+import { Night, NightSort, sortOf } from './night';
+import { RoutineEnding } from '../perform/cue/done';
 import { sayTrouble } from './sayNight';
 
 /** What is looked for among nights; what is not told lets all through. */

@@ -14,20 +14,14 @@ export { cardsNamed as cardsNamedIn, type NamedOften, namedMore, numbersNamed, w
 export {
   changedAt,
   doneIn,
-  type RoutineEnding,
-  ROUTINE_ENDINGS,
   hitsOf,
   type Night,
   type NightHead,
   type NightSort,
-  type RoutineDone,
-  type Sort,
   sortOf,
   tombstoneOf,
-  type Took,
-  type WasChosen,
 } from './night';
-export { MOST_DONE, NIGHT, ROUTINE_DONE } from './nightShape';
+export { NIGHT } from './nightShape';
 export { rateOf, type Seconds, secondsOf } from './rates';
 export {
   byAudience,

@@ -5,7 +5,8 @@ import { likelihoods } from '../procedure/likely';
 import { insideOf } from '../procedure/walk';
 import { sayPath } from '../rehearse/editSteps';
 import { textsOf } from '../rehearse/says';
-import { Night, WasChosen } from './night';
+import { Night } from './night';
+import { WasChosen } from '../perform/cue/done';
 
 /** More values than these no instruction is fitted over. */
 const MOST_VALUES = 400;

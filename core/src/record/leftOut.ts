@@ -1,5 +1,5 @@
 import { Plan } from '../perform/cue/plan';
-import { RoutineDone } from './night';
+import { RoutineDone } from '../perform/cue/done';
 
 /** The routines of a plan that were not begun, as they are kept. */
 export const leftOut = ({ order, routines }: Plan, done: readonly RoutineDone[]): readonly RoutineDone[] =>

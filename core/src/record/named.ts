@@ -1,4 +1,5 @@
-import { Night, WasChosen } from './night';
+import { Night } from './night';
+import { WasChosen } from '../perform/cue/done';
 
 /** What was named aloud, how often, and whether that is more than chance brings. */
 export interface NamedOften {

@@ -1,6 +1,7 @@
 import { rateOf } from './rates';
 import { Share } from './within';
-import { doneIn, Night, RoutineDone } from './night';
+import { doneIn, Night } from './night';
+import { RoutineDone } from '../perform/cue/done';
 
 /** A routine on one night. */
 export interface RoutineNight {

@@ -1,6 +1,7 @@
 import { showCard } from '../deck/notation';
 import { countOf } from '../deck/countOf';
-import { hitsOf, Night, RoutineDone, RoutineEnding, WasChosen } from './night';
+import { hitsOf, Night } from './night';
+import { RoutineDone, RoutineEnding, WasChosen } from '../perform/cue/done';
 
 /** How a routine ended, as it is said. */
 export const ENDING_WORDS: Readonly<Record<RoutineEnding, string>> = {

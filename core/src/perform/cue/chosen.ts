@@ -4,7 +4,7 @@ import { NONE } from '../../procedure/form';
 import { Procedure, StepOf } from '../../procedure/procedure';
 import { pathOf, stepAt } from '../../rehearse/editSteps';
 import { saidTo } from '../../rehearse/says';
-import { WasChosen } from '../../record/night';
+import { WasChosen } from './done';
 
 /** Between what numbers they can choose, as far as that can be said. */
 const rangeOf = (

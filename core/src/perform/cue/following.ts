@@ -9,7 +9,7 @@ import { fitting } from './fits';
 import { Answer } from './search';
 import { RunPage } from './page';
 import { Pages } from './pages';
-import { WasChosen } from '../../record/night';
+import { WasChosen } from './done';
 import { chosenOn } from './chosen';
 import { homeOf, PacksNow, Run } from './performance';
 import { Plan, PlannedPack, PlannedRoutine } from './plan';

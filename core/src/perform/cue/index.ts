@@ -16,3 +16,12 @@ export {
 export { type Live, type Mending, type PacksNow, type Phase, type Run } from './performance';
 export { beginLive, packsAtPage, performed, tapped, TO_END } from './perform';
 export { MOST_TAPS, PLAN, TIMED_TAP } from './shape';
+export {
+  ROUTINE_ENDINGS,
+  type RoutineDone,
+  type RoutineEnding,
+  type Sort,
+  type Took,
+  type WasChosen,
+} from './done';
+export { ROUTINE_DONE } from './doneShape';

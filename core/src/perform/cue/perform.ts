@@ -1,7 +1,7 @@
 import { firstOf, isCard } from '../../deck/card';
 import { distinct } from '../afterRoutine';
 import { laidFor } from '../need';
-import { RoutineDone, Took, WasChosen } from '../../record/night';
+import { RoutineDone, Took, WasChosen } from './done';
 import { MendPart } from '../costs';
 import { PackState } from '../state';
 import { Answer } from './search';

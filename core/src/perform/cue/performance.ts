@@ -5,7 +5,7 @@ import { Answer } from './search';
 import { RunPage } from './page';
 import { HowEnded, Plan, PlannedPackHome, PlannedRoutine } from './plan';
 import { MendPart } from '../costs';
-import { RoutineDone, Took, WasChosen } from '../../record/night';
+import { RoutineDone, Took, WasChosen } from './done';
 
 /** By pack: how it may lie. */
 export type PacksNow = Readonly<Record<string, readonly PackState[]>>;

@@ -1,5 +1,6 @@
 import { cardList, FLAG, listOf, oneOf, optional, Part, shape, shouldBe, whole } from '../../deck/shape';
 import { MEND_COSTS } from '../costs';
+import { PATH, TRUE } from './doneShape';
 import { byName, ID, NAME, text } from '../routine';
 import { NEED, STATE } from '../stateShape';
 import { ENDS, LEFT } from './plan';
@@ -9,11 +10,6 @@ export const MOST_TAPS = 4000;
 const [MOST_ROUTINES, MOST_PACKS, LONG, LONGEST_PROCEDURE] = [120, 20, 4000, 400_000];
 
 const VALUE = whole(-(2 ** 30), 2 ** 30);
-const PATH: Part = (value) =>
-  typeof value === 'string' && /^(\d+(\.\d+)*|end|)$/.test(value) && value.length <= 60
-    ? undefined
-    : shouldBe(value, 'the number of a step');
-const TRUE: Part = (value) => (value === true ? undefined : shouldBe(value, 'true'));
 
 const TAP: Part = (value, fields) => {
   const tap = value as { readonly do?: unknown } | null;

@@ -1,6 +1,7 @@
 import { formatCard, parseCard } from '../../deck/notation';
 import { Problem } from '../../deck/problem';
-import { Night, ROUTINE_ENDINGS, RoutineDone, RoutineEnding, WasChosen } from '../night';
+import { Night } from '../night';
+import { ROUTINE_ENDINGS, RoutineDone, RoutineEnding, WasChosen } from '../../perform/cue/done';
 import { NIGHT } from '../nightShape';
 
 /** What a column of a table may hold; `choice` is one choice each, called as the column is. */

@@ -1,5 +1,6 @@
 import { computed, inject, Injectable } from '@angular/core';
-import { changedAt, doneIn, type RoutineDone } from '@enumeron/core/file/record/night';
+import { changedAt, doneIn } from '@enumeron/core/file/record/night';
+import { type RoutineDone } from '@enumeron/core/file/perform/cue/done';
 import { leftOut } from '@enumeron/core/file/record/leftOut';
 import type { Plan, TimedTap } from '@enumeron/core/file/perform/cue/plan';
 import { Clock } from '../../platform/clock';

@@ -1,5 +1,6 @@
 import { randomInt, Rng, seededRng } from '@enumeron/core/deck';
-import type { Night, RoutineDone, RoutineEnding, WasChosen } from '@enumeron/core/file/record/night';
+import type { Night } from '@enumeron/core/file/record/night';
+import type { RoutineDone, RoutineEnding, WasChosen } from '@enumeron/core/file/perform/cue/done';
 import { sampleOf, Samples } from '../../storage/samples';
 import { PERFORMANCES } from './performances.kind';
 

@@ -2,7 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
 import { countOf } from '@enumeron/core/file/deck/countOf';
-import { doneIn, type RoutineDone, sortOf } from '@enumeron/core/file/record/night';
+import { doneIn, sortOf } from '@enumeron/core/file/record/night';
+import { type RoutineDone } from '@enumeron/core/file/perform/cue/done';
 import { ENDING_WORDS, sayChosenValue, sayHits, sayMinutes } from '@enumeron/core/file/record/sayNight';
 import { NightsStore } from '../../nouns/performances/nights.store';
 import { Clock } from '../../platform/clock';

@@ -3,13 +3,8 @@ import { MatButton } from '@angular/material/button';
 import { MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
 import { countOf } from '@enumeron/core/file/deck/countOf';
-import {
-  hitsOf,
-  type Night,
-  type NightSort,
-  ROUTINE_ENDINGS,
-  sortOf,
-} from '@enumeron/core/file/record/night';
+import { hitsOf, type Night, type NightSort, sortOf } from '@enumeron/core/file/record/night';
+import { ROUTINE_ENDINGS } from '@enumeron/core/file/perform/cue/done';
 import { rateOf } from '@enumeron/core/file/record/rates';
 import { ENDING_WORDS } from '@enumeron/core/file/record/sayNight';
 import { sinceLast } from '@enumeron/core/file/record/sinceLast';

@@ -3,7 +3,7 @@ import { MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger } from '@angular/m
 import { SUM_KINDS } from '@enumeron/core/file/learn/sums/kinds';
 import { chosenOn } from '@enumeron/core/file/perform/cue/chosen';
 import { isSameChoice, withChoice, withEnding, withText } from '@enumeron/core/file/record/changeNight';
-import { type RoutineDone, type RoutineEnding, type WasChosen } from '@enumeron/core/file/record/night';
+import { type RoutineDone, type RoutineEnding, type WasChosen } from '@enumeron/core/file/perform/cue/done';
 import { ENDING_WORDS, sayChosenValue } from '@enumeron/core/file/record/sayNight';
 import { parseCard } from '@enumeron/core/deck';
 import { Stated } from '../stated';
