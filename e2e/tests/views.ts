@@ -187,6 +187,43 @@ export const VIEWS: readonly View[] = [
     }),
     fill: (page) => page.getByText('It isn’t saved here').waitFor(),
   },
+  {
+    name: 'record',
+    path: '/record',
+    fill: (page) => page.getByText('86 of 104 hit').waitFor(),
+  },
+  {
+    name: 'record, what they choose',
+    path: '/record/choices',
+    fill: (page) => page.getByText('“Lift about half.” is').waitFor(),
+  },
+  {
+    name: 'record, what they name',
+    path: '/record/named',
+    fill: (page) => page.getByText('numbers named').waitFor(),
+  },
+  {
+    name: 'record, how routines go',
+    path: '/record/routines',
+    fill: (page) => page.getByText('hit 28 of 41').waitFor(),
+  },
+  {
+    name: 'record, what mends take',
+    path: '/record/seconds',
+    fill: (page) => page.getByText('not 4.0').waitFor(),
+  },
+  { name: 'record, files', path: '/record/files', fill: (page) => page.getByText('Open a file').waitFor() },
+  {
+    name: 'record, a night',
+    path: '/record/sample-night-4',
+    fill: (page) => page.getByText('lost the count at 31').waitFor(),
+  },
+  {
+    name: 'record, a night written down',
+    path: '/record/sample-night-4/write',
+    hasKeys: true,
+    fill: (page) => page.getByText('A card at a number').first().waitFor(),
+  },
   { name: 'rehearse', path: '/rehearse', fill: (page) => page.getByText('Works in all').first().waitFor() },
   {
     name: 'rehearse, a procedure',

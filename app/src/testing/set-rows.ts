@@ -1,4 +1,6 @@
 import fc from 'fast-check';
+import { MEND_COSTS } from '@enumeron/core/file/perform/costs';
+import { ROUTINE_ENDINGS, SORTS } from '@enumeron/core/file/perform/cue/done';
 import { anyCards, anyId, anyName, anyTime } from './any';
 
 const anyNeed = fc.constantFrom<unknown>(
@@ -51,22 +53,29 @@ const anyRoutine = fc.record({
 const anyPairs = fc.array(fc.constantFrom(['a', 'b'], ['b', 'c']), { maxLength: 3 });
 
 const anyTook = fc.array(
-  fc.record({
-    what: fc.constantFrom('', '3', '4.1.2', 'change'),
-    seconds: fc.nat(4000).map((tenths) => tenths / 10),
-  }),
+  fc.record(
+    {
+      what: fc.constantFrom('', '3', '4.1.2', 'change'),
+      seconds: fc.nat(4000).map((tenths) => tenths / 10),
+      acts: fc.constantFrom<unknown>([], [{ act: 'cut' }, { act: 'put back', cards: 3 }]),
+    },
+    { requiredKeys: ['what', 'seconds'] },
+  ),
   { maxLength: 4 },
 );
 const anyDone = fc.record(
   {
-    ...{ id: anyId, name: anyWords, how: fc.constantFrom('hit', 'out', 'missed', 'stopped'), out: anyWords },
+    ...{ id: anyId, name: anyWords, how: fc.constantFrom(...ROUTINE_ENDINGS) },
+    ...{ out: anyWords, why: anyWords, wrong: anyWords, slips: fc.array(anyWords, { maxLength: 2 }) },
     choices: fc.array(
       fc.record(
         {
           path: fc.constantFrom('1', '4.1.2'),
           name: anyWords,
           value: fc.integer({ min: -9, max: 900 }),
-          inSecret: fc.constant(true),
+          sort: fc.constantFrom(...SORTS),
+          ...{ words: anyWords, said: anyWords, from: fc.nat(9), to: fc.nat(60) },
+          ...{ named: fc.constant(true), seen: fc.constant(true), inSecret: fc.constant(true) },
         },
         { requiredKeys: ['path', 'name', 'value'] },
       ),
@@ -118,6 +127,7 @@ const anyPlan = fc.record(
     ),
     start: fc.dictionary(fc.constantFrom('blue'), fc.array(anyState, { minLength: 1, maxLength: 2 })),
     ...{ interval: fc.integer({ min: 1, max: 9 }), intervalMinutes: fc.nat(60) },
+    costs: fc.constant({ ...MEND_COSTS, cut: { seconds: 6.5, perCard: 0 } }),
   },
   { requiredKeys: ['name', 'order', 'audience', 'routines', 'packs', 'start'] },
 );
@@ -180,12 +190,61 @@ export const SET_ROWS: Readonly<Record<string, fc.Arbitrary<unknown>>> = {
   performances: fc.record(
     {
       ...{ id: anyId, at: anyTime, real: fc.boolean(), name: anyName, set: anyId, audience: anyWords },
+      ...{ changed: anyTime, practice: fc.constant(true), place: anyWords, size: fc.nat(900) },
       done: fc.array(anyDone, { maxLength: 3 }),
-      seconds: fc.nat(9000),
+      ...{ seconds: fc.nat(9000), note: anyWords, uid: anyWords, removed: fc.constant(true) },
       sample: fc.constant(true),
     },
     { requiredKeys: ['id', 'at', 'real', 'name', 'audience', 'done'] },
   ),
+  'by record': fc.record(
+    {
+      id: anyId,
+      choices: fc.dictionary(
+        anyName.filter((name) => name !== '__proto__'),
+        fc.record(
+          {
+            key: anyWords.filter((words) => words !== ''),
+            ...{ said: anyWords, audience: anyWords, practice: fc.constant(true) },
+          },
+          { requiredKeys: ['key', 'said'] },
+        ),
+        { maxKeys: 3 },
+      ),
+      sample: fc.constant(true),
+    },
+    { requiredKeys: ['id', 'choices'] },
+  ),
+  fitted: fc.record({
+    id: fc.constant('fitted'),
+    choices: fc.array(
+      fc.record(
+        {
+          ...{
+            procedure: anyId,
+            name: anyName,
+            n: fc.nat(),
+            before: fc.nat(),
+            from: fc.integer({ min: -5, max: 9 }),
+          },
+          chances: fc.array(
+            fc.integer({ min: 0, max: 1e6 }).map((part) => part / 1e6),
+            { minLength: 1, maxLength: 9 },
+          ),
+        },
+        { requiredKeys: ['procedure', 'name', 'n', 'from', 'chances'] },
+      ),
+      { maxLength: 3 },
+    ),
+    seconds: fc.array(
+      fc.record({
+        act: fc.constantFrom('cut', 'put back'),
+        ratio: fc.nat(900).map((part) => part / 100),
+        n: fc.nat(),
+      }),
+      { maxLength: 3 },
+    ),
+  }),
   'on stage': fc.record(
     { id: fc.constant('on stage'), performance: anyId, plan: anyPlan, tonight: anyId },
     { requiredKeys: ['id', 'performance'] },

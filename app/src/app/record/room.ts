@@ -3,7 +3,7 @@ import { Room } from '../room';
 export const RECORD: Room = {
   key: '7',
   name: 'Record',
-  also: ['log', 'log book', 'diary', 'history', 'what happened', 'statistics'],
+  also: ['log', 'log book', 'diary', 'history', 'what happened', ],
   path: 'record',
   words: 'How did it go?',
   help: () => import('./help').then((module) => module.RECORD_HELP),
@@ -17,7 +17,7 @@ export const RECORD: Room = {
     },
     {
       ...{ path: 'named', name: 'What they name', tab: 'What they name' },
-      also: ['numbers named', 'cards named', 'favourite numbers'],
+      also: ['numbers named', 'cards named', 'numbers they like'],
       load: () => import('./named/named-page').then((module) => module.NamedPage),
     },
     {

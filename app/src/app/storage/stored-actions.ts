@@ -224,7 +224,11 @@ export const goTo = (
       if (changed && !overwrite) return { kind: 'changed since', label, what: changed.place.kind.words[0] };
       const again = writes.map(({ place, before, after }) => ({
         ...{ place, before },
-        after: place.kind.again ? place.kind.again(after, stored.get(idOf(place)), now) : after,
+        // A restored backup is taken back to just what was there.
+        after:
+          place.kind.again && place.kind.line === line
+            ? place.kind.again(after, stored.get(idOf(place)), now)
+            : after,
       }));
       await Promise.all([
         ...writeAll(db, again),

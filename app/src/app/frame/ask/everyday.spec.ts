@@ -117,7 +117,7 @@ test.each(TYPED)('“%s” is understood', (text, intent) => {
 test.each([
   'asdf',
   'wings',
-  'record',
+  'recorder',
   'odd',
   'hello there',
   'what is love',
