@@ -416,14 +416,24 @@ test('from here: what an order of one more routine costs, the cheapest first', (
       }),
     );
     const found = fromHere(others, states);
-    expect(found.map(({ id }) => id).toSorted()).toEqual(others.map(({ id }) => id).toSorted());
+    expect(
+      found
+        .map(({ id }) => id)
+        .slice()
+        .sort(),
+    ).toEqual(
+      others
+        .map(({ id }) => id)
+        .slice()
+        .sort(),
+    );
     for (const { id, price, lacks } of found) {
       const at = behindOthers(wish, id).find(({ behind }) => behind === first.id);
       expect([id, price]).toEqual([id, at?.price]);
       expect(lacks.length > 0).toBe(price.some((part) => part > 0));
     }
     const prices = found.map(({ price }) => price);
-    expect(prices.toSorted((a, b) => a[0] - b[0] || a[1] - b[1] || a[2] - b[2])).toEqual(prices);
+    expect(prices.slice().sort((a, b) => a[0] - b[0] || a[1] - b[1] || a[2] - b[2])).toEqual(prices);
   }
   // A pack that was not used is ready.
   expect(fromHere([{ id: 'a', packs: { red: { needs: { kind: 'cards' }, leaves: 'same' } } }], {})).toEqual([

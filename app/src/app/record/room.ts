@@ -3,7 +3,7 @@ import { Room } from '../room';
 export const RECORD: Room = {
   key: '7',
   name: 'Record',
-  also: ['log', 'log book', 'diary', 'history', 'what happened', ],
+  also: ['log', 'log book', 'diary', 'history', 'what happened'],
   path: 'record',
   words: 'How did it go?',
   help: () => import('./help').then((module) => module.RECORD_HELP),

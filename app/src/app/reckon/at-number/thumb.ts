@@ -22,7 +22,13 @@ import { Entry } from './entry';
     (cardPicked)="entry.takeCard($event)"
     (numberPicked)="entry.takeNumber($event)"
   >
-    <button side type="button" class="small" [disabled]="!journal.undoable('table')" (click)="undoing.undo('table')">
+    <button
+      side
+      type="button"
+      class="small"
+      [disabled]="!journal.undoable('table')"
+      (click)="undoing.undo('table')"
+    >
       undo
     </button>
     <button
