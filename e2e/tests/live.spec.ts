@@ -72,7 +72,9 @@ test('one tab performs while another changes the set: nothing is lost, and the o
   await press(page, 'Cut, and I did not see where');
   await expect(page.locator('.does')).toContainText('That was all');
   await next(page);
-  await expect(page.locator('en-set-list .line')).toHaveCount(9);
+  // What was done is there to be finished; what was not begun was left out.
+  await expect(page.locator('en-routine-row')).toHaveCount(10);
+  await expect(page.getByRole('radio', { name: 'Left out', checked: true })).toHaveCount(8);
   await expect(other.getByRole('textbox', { name: 'Name of the set' })).toHaveValue('Nine');
   // Where both tapped at once the second tap of a page counts in neither twice.
   await goTo(page, '/perform/tonight');

@@ -1,8 +1,18 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, Injector } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  EnvironmentInjector,
+  inject,
+} from '@angular/core';
 import { RouterOutlet } from '@angular/router';
+import type { Night } from '@enumeron/core/file/record/night';
 import { ByRecord } from '../nouns/procedures/by-record';
 import { NightsStore } from '../nouns/performances/nights.store';
 import { PERFORMANCES } from '../nouns/performances/performances.kind';
+import { refresh } from '../nouns/performances/refresh-later';
 import { makeSamples } from '../nouns/performances/sample';
 import { laySetsOut } from '../nouns/sets/sample';
 import { Clock } from '../platform/clock';
@@ -54,17 +64,20 @@ export class RecordRoom {
 
   /** What is weighed by the record is worked out anew when nights, or what is weighed, have changed. */
   private workOut(): void {
-    const [byRecord, scripts, injector] = [inject(ByRecord), inject(Scripts), inject(Injector)];
+    const [byRecord, scripts, injector] = [inject(ByRecord), inject(Scripts), inject(EnvironmentInjector)];
+    let waiting: readonly Night[] | undefined;
+    const now = (): void => {
+      if (waiting) void refresh(injector, scripts, waiting);
+      waiting = undefined;
+    };
     effect((onCleanup) => {
       const [nights, weighed] = [this.nights.all(), byRecord.all()];
       if (!nights || !weighed) return;
-      const timer = setTimeout(() => {
-        scripts
-          .load(() => import('../nouns/performances/refresh'))
-          .then(({ Refresh }) => injector.get(Refresh).run(nights))
-          .catch((error: unknown) => console.warn(error));
-      }, CALM);
+      waiting = nights;
+      const timer = setTimeout(now, CALM);
       onCleanup(() => clearTimeout(timer));
     });
+    // Whoever leaves the room at once finds it worked out.
+    inject(DestroyRef).onDestroy(now);
   }
 }

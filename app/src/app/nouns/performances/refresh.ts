@@ -27,6 +27,6 @@ export class Refresh {
     if (asked !== this.asked) return;
     const procedures = new Map(rows.flatMap((row) => (row ? [[row.id, row.procedure] as const] : [])));
     const now = workOut(all, weighed, procedures, before);
-    if (JSON.stringify(now) !== JSON.stringify(before)) this.byRecord.keep(now);
+    if (JSON.stringify(now) !== JSON.stringify(before)) await this.byRecord.keep(now);
   }
 }

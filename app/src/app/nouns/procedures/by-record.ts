@@ -90,8 +90,8 @@ export class ByRecord {
   }
 
   /** Notes what was worked out of the nights. */
-  keep(fitted: FittedRow): void {
-    void this.journal.commit('note what the record says', [FITTED_PLACE], () => [fitted]);
+  keep(fitted: FittedRow): Promise<Committed> {
+    return this.journal.commit('note what the record says', [FITTED_PLACE], () => [fitted]);
   }
 
   /** That a record grew was told: it is told once. */

@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  Injector,
+  linkedSignal,
+  signal,
+} from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { ActivatedRoute, Router, RouterLink } from '@angular/router';
@@ -25,6 +33,8 @@ import { compareWordings, shareWithin } from '@enumeron/core/file/record/within'
 import { ByRecord } from '../../nouns/procedures/by-record';
 import { NightsStore } from '../../nouns/performances/nights.store';
 import { ProcedureRow } from '../../nouns/procedures/procedures.kind';
+import { refresh } from '../../nouns/performances/refresh-later';
+import { Scripts } from '../../platform/scripts';
 import { Choice } from '../../ui/choice';
 import { Stated } from '../stated';
 import { ChoicesChart } from './choices-chart';
@@ -55,6 +65,8 @@ export class ChoicesPage {
   private readonly stated = inject(Stated);
   protected readonly byRecord = inject(ByRecord);
   private readonly router = inject(Router);
+  private readonly injector = inject(Injector);
+  private readonly scripts = inject(Scripts);
   private readonly query = toSignal(inject(ActivatedRoute).queryParamMap);
 
   protected readonly isRead = computed(() => this.store.all() !== undefined);
@@ -212,7 +224,7 @@ export class ChoicesPage {
     const chosen = this.chosen();
     if (!chosen) return;
     const audience = this.audience();
-    void this.byRecord.weigh(
+    const weighing = this.byRecord.weigh(
       id,
       name,
       isWeighed
@@ -223,5 +235,7 @@ export class ChoicesPage {
             ...(this.practice() && { practice: true as const }),
           },
     );
+    // At once: whoever leaves the room finds it worked out.
+    void weighing.then(() => refresh(this.injector, this.scripts));
   }
 }

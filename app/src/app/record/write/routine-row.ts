@@ -98,8 +98,7 @@ export class RoutineRow {
     else if (event.key !== 'Enter') return;
     else if (this.done().how === 'not noted') this.end('hit');
     event.preventDefault();
-    // What an ending opens stands there by then.
-    setTimeout(() => this.goesOn.emit(host));
+    this.goesOn.emit(host);
   }
 
   protected goOn(event: Event): void {

@@ -1,4 +1,5 @@
 import {
+  ApplicationRef,
   ChangeDetectionStrategy,
   Component,
   computed,
@@ -43,6 +44,7 @@ export class WritePage {
   private readonly store = inject(NightsStore);
   private readonly routines = inject(RoutinesStore);
   private readonly router = inject(Router);
+  private readonly app = inject(ApplicationRef);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
 
   protected readonly night = computed(() => this.store.find(this.id()));
@@ -138,6 +140,8 @@ export class WritePage {
 
   /** The focus goes to the field behind one that is told; behind the last to what ends it. */
   protected goOn(from: HTMLElement): void {
+    // What an ending opens must stand there before the next key comes.
+    this.app.tick();
     const fields = this.fields();
     const own = from.classList.contains('goes-on') ? from : from.querySelector<HTMLElement>('.goes-on');
     const next = fields.at(fields.findIndex((each) => each === own) + 1);

@@ -1,9 +1,19 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  Injector,
+  untracked,
+} from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { countOf } from '@enumeron/core/file/deck/countOf';
 import { statedIn } from '@enumeron/core/file/record/instructions';
 import { sayStated } from '@enumeron/core/file/record/sayChoices';
+import { refresh } from '../../nouns/performances/refresh-later';
 import { ByRecord } from '../../nouns/procedures/by-record';
+import { Scripts } from '../../platform/scripts';
 import { Desk } from '../desk/desk.store';
 
 /** Which choices of the procedure are weighed by the record, with what was stated; that the record grew is told once. */
@@ -20,7 +30,7 @@ import { Desk } from '../desk/desk.store';
     }
     @if (grew(); as words) {
       <p class="grew" role="status">
-        {{ words }} <button type="button" (click)="byRecord.told(desk.id())">I see</button>
+        {{ words }} <button type="button" (click)="byRecord.told(desk.id())">Noted</button>
       </p>
     }`,
   styles: `
@@ -88,6 +98,15 @@ export class WeighedLine {
       ? ''
       : `Your record changed, and so did what is worked out by it. ${grown.join('; ')}.`;
   });
+
+  constructor() {
+    const [injector, scripts] = [inject(Injector), inject(Scripts)];
+    // A restored backup, or a choice that is called otherwise now, may lack what was worked out.
+    effect(() => {
+      const lacks = this.byRecord.choicesOf(this.desk.id()).some(({ fit }) => !fit);
+      if (lacks) untracked(() => void refresh(injector, scripts));
+    });
+  }
 
   protected setBack(name: string): void {
     void this.byRecord.weigh(this.desk.id(), name, undefined);

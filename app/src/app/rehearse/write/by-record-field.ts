@@ -4,6 +4,7 @@ import { countOf } from '@enumeron/core/file/deck/countOf';
 import type { StepOf } from '@enumeron/core/file/procedure/procedure';
 import { instructionKey } from '@enumeron/core/file/record/instructions';
 import { textsOf } from '@enumeron/core/file/rehearse/says';
+import { refresh } from '../../nouns/performances/refresh-later';
 import { ByRecord } from '../../nouns/procedures/by-record';
 import { ROUTINES } from '../../nouns/sets/routines.kind';
 import { Scripts } from '../../platform/scripts';
@@ -112,8 +113,7 @@ export class ByRecordField {
     void this.byRecord.weigh(this.desk.id(), this.step().name, by).then(() => this.refresh());
   }
 
-  private async refresh(): Promise<void> {
-    const { Refresh } = await this.scripts.load(() => import('../../nouns/performances/refresh'));
-    await this.injector.get(Refresh).run();
+  private refresh(): Promise<void> {
+    return refresh(this.injector, this.scripts);
   }
 }
