@@ -53,11 +53,20 @@ export const instructionKey = (
 /** The choices of nights that are of numbers or ways, by the instruction on which they were made; the most used first. */
 export const instructionsOf = (nights: readonly Night[]): readonly Instruction[] => {
   const found = new Map<string, MadeChoice[]>();
+  // Thousands of choices are made on a few instructions: each key is made once.
+  const keys = new Map<string, string>();
+  const keyOf = (chosen: WasChosen, routine: string): string => {
+    const words = chosen.said ?? `\0${routine}\0${chosen.name}`;
+    const key = keys.get(words) ?? instructionKey(chosen, routine);
+    // Words of stops alone say nothing: such a choice is known by its routine and name.
+    if (chosen.said === undefined || key.startsWith('“')) keys.set(words, key);
+    return key;
+  };
   for (const night of nights)
     for (const routine of night.done)
       for (const chosen of routine.choices) {
         if (chosen.seen || (chosen.sort !== undefined && chosen.sort !== 'way')) continue;
-        const key = instructionKey(chosen, routine.name);
+        const key = keyOf(chosen, routine.name);
         const made = found.get(key);
         const one: MadeChoice = { night, routine, chosen };
         if (made) made.push(one);
