@@ -97,11 +97,6 @@ test('arrange', async ({ enumeron, page }) => {
   await shoot(enumeron, 'arrange');
 });
 
-test('arrange, by rule', async ({ enumeron }) => {
-  await enumeron.open('/arrange/new/rule');
-  await shoot(enumeron, 'arrange-rule');
-});
-
 test('arrange, sorting guide', async ({ enumeron, page }) => {
   await enumeron.open('/arrange/sample-tidemark/sort');
   await page.getByRole('textbox', { name: 'type it' }).pressSequentially('7D');
@@ -136,14 +131,6 @@ test('rehearse', async ({ enumeron, page }) => {
   for (let step = 0; step < 4; step++) await page.getByRole('button', { name: 'A step on' }).click();
   await page.getByText('As a table').scrollIntoViewIfNeeded();
   await shoot(enumeron, 'rehearse');
-});
-
-test('rehearse, a step written', async ({ enumeron, page }) => {
-  await enumeron.open('/rehearse');
-  await page.getByText('Four heaps and their aces, any size').click();
-  await expect(page.locator('#proof-title')).toContainText('3,094 of 3,332');
-  await page.locator('[data-line="5"] [data-part="from"]').click();
-  await shoot(enumeron, 'rehearse-writing');
 });
 
 test('perform', async ({ enumeron, page }) => {
@@ -192,6 +179,18 @@ test('weave, what went wrong', async ({ enumeron, page }) => {
   await expect(page.locator('.words')).toContainText('fell together');
   await page.evaluate(() => scrollTo(0, 0));
   await shoot(enumeron, 'weave-wrong');
+});
+
+test('record', async ({ enumeron, page }) => {
+  await enumeron.open('/record/choices');
+  await expect(page.getByText('“Lift about half.” is')).toBeVisible();
+  await shoot(enumeron, 'record');
+});
+
+test('record, a night', async ({ enumeron, page }) => {
+  await enumeron.open('/record/sample-night-4');
+  await expect(page.getByText('lost the count at 31')).toBeVisible();
+  await shoot(enumeron, 'record-night');
 });
 
 test('settings', async ({ enumeron }) => {

@@ -148,7 +148,6 @@ test('nights go to another browser as a file, come back changed, and nothing dou
   enumeron,
   page,
   browser,
-  baseURL,
 }) => {
   test.setTimeout(120_000);
   await enumeron.open('/record');
@@ -165,7 +164,7 @@ test('nights go to another browser as a file, come back changed, and nothing dou
   };
   const json = await save(page, 'All of it', 'here.json');
   expect(JSON.parse(await readFile(json, 'utf8'))).toMatchObject({ nights: [{ place: 'Lighthouse' }] });
-  const context = await browser.newContext({ baseURL });
+  const context = await browser.newContext();
   const other = await context.newPage();
   await other.goto('/record/files');
   const open = async (

@@ -121,7 +121,7 @@ test.describe('each script and worker may be refused once: the place is reached,
     await expect(async () => {
       await patiently(page, page.getByRole('menuitem', { name: /CSV/ }), () => more(page, 'Save as a file'));
       await page.getByRole('menuitem', { name: /CSV/ }).click();
-      await expect.poll(() => saved, { timeout: 1000 }).toBe('tidemark.csv');
+      await expect.poll(() => saved, { timeout: 4000 }).toBe('tidemark.csv');
     }).toPass();
   });
 

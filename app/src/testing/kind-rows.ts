@@ -290,6 +290,7 @@ export const ROWS: Readonly<Record<string, fc.Arbitrary<unknown>>> = {
           picture: fc.stringMatching(/^(\d\d){0,40}$/),
           group: fc.constantFrom('always', 'outs', 'fails', 'chance', 'unfinished'),
           share: fc.double({ min: 0, max: 1, noNaN: true }).filter((share) => !Object.is(share, -0)),
+          chance: fc.nat(1000).map((part) => part / 1000),
         },
         { requiredKeys: ['stamp', 'says', 'picture', 'group'] },
       ),

@@ -135,13 +135,20 @@ const anyPlan = fc.record(
 /** Rows of routines, sets and what was found of them, as their makers make them. */
 export const SET_ROWS: Readonly<Record<string, fc.Arbitrary<unknown>>> = {
   routines: fc.record(
-    { id: anyId, routine: anyRoutine, procedure: anyId, at: anyTime, sample: fc.constant(true) },
+    {
+      id: anyId,
+      routine: anyRoutine,
+      procedure: anyId,
+      at: anyTime,
+      sample: fc.constant(true),
+      changed: anyTime,
+    },
     { requiredKeys: ['id', 'routine', 'at'] },
   ),
   sets: fc.record(
     {
       id: anyId,
-      at: anyTime,
+      ...{ at: anyTime, changed: anyTime },
       sample: fc.constant(true),
       set: fc.record(
         {

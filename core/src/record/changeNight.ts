@@ -6,17 +6,30 @@ export const notNoted = (id: string, name: string): RoutineDone => ({
   ...{ id, name, how: 'not noted', choices: [], steps: [], mends: [] },
 });
 
-/** A night with one of its routines changed. @param index from 0; nothing changes where there is none. */
-export const withDone = (night: Night, index: number, make: (done: RoutineDone) => RoutineDone): Night => ({
-  ...night,
-  done: night.done.map((done, at) => (at === index ? make(done) : done)),
-});
+/** Which of a night’s routines is meant: the one at an index, from 0, if it is of this id, or else the first that is. */
+const placeOf = ({ done }: Night, index: number, id: string): number =>
+  done.at(index)?.id === id ? index : done.findIndex((each) => each.id === id);
 
-/** A night without one of its routines. */
-export const withoutDone = (night: Night, index: number): Night => ({
-  ...night,
-  done: night.done.filter((_, at) => at !== index),
-});
+/**
+ * A night with one of its routines changed; nothing changes where it is not there any more.
+ *
+ * @param index where it was, from 0: another tab may have moved it since. @param id the routine’s.
+ */
+export const withDone = (
+  night: Night,
+  index: number,
+  id: string,
+  make: (done: RoutineDone) => RoutineDone,
+): Night => {
+  const place = placeOf(night, index, id);
+  return { ...night, done: night.done.map((done, at) => (at === place ? make(done) : done)) };
+};
+
+/** A night without one of its routines, as above. */
+export const withoutDone = (night: Night, index: number, id: string): Night => {
+  const place = placeOf(night, index, id);
+  return { ...night, done: night.done.filter((_, at) => at !== place) };
+};
 
 /** A routine of a night with an ending; why it missed goes with it where it hit. */
 export const withEnding = (done: RoutineDone, how: RoutineEnding): RoutineDone => {

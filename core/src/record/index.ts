@@ -9,7 +9,7 @@ export {
   type StatedChoice,
   statedIn,
 } from './instructions';
-export { later, type Merged, mergeNights } from './merge';
+export { type Merged, mergeNights } from './merge';
 export { cardsNamed as cardsNamedIn, type NamedOften, namedMore, numbersNamed, wordsNamed } from './named';
 export {
   changedAt,

@@ -1,19 +1,9 @@
+import { laterOf, textOf } from '../deck/textOf';
 import { changedAt, Night } from './night';
 
-/** A value as text, its fields by name: alike for what is alike. */
-export const textOf = (value: unknown): string =>
-  JSON.stringify(value, (_, inner: unknown) =>
-    typeof inner === 'object' && inner !== null && !Array.isArray(inner)
-      ? Object.fromEntries(Object.entries(inner).sort(([a], [b]) => (a < b ? -1 : a > b ? 1 : 0)))
-      : inner,
-  );
-
-/** Which of two states of a night stays: what was changed later; at the same time the greater text. */
-export const later = (a: Night, b: Night): Night => {
-  const [one, other] = [changedAt(a), changedAt(b)];
-  if (one !== other) return one > other ? a : b;
-  return textOf(a) >= textOf(b) ? a : b;
-};
+/** Which of two states of a night stays. */
+const later = (a: Night, b: Night): Night =>
+  laterOf({ changed: changedAt(a), value: a }, { changed: changedAt(b), value: b }).value;
 
 /** What comes of merging: every night, and what that changes of those that were here. */
 export interface Merged {

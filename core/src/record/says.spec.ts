@@ -8,6 +8,7 @@ import { RoutineDone, RoutineEnding, WasChosen } from '../perform/cue/done';
 import { choiceAnswer } from './answer';
 import { actSeconds, ownCosts } from './actSeconds';
 import { fitFor, nightsCounted, observedIn } from './counted';
+import { withDone, withEnding, withoutDone } from './changeNight';
 import { findNights, NIGHT_COLUMNS, sortNights } from './findNights';
 import { instructionKey, instructionsOf, statedChances, statedIn } from './instructions';
 import { atLeast, cardsNamed, namedMore, numbersNamed, wordsNamed } from './named';
@@ -343,6 +344,18 @@ test('a mend’s time is shared out as the table would; own costs move so far, i
   ]).find(({ act }) => act === 'put back');
   expect(byCard?.stated).toBe(5);
   expect(byCard?.seconds).toBeGreaterThan(5);
+});
+
+test('a routine is changed where it lies by then; one that is gone changes nothing', () => {
+  const [a, b] = [done('A', 'hit'), done('B', 'hit')];
+  const missed = (each: RoutineDone): RoutineDone => withEnding({ ...each, why: 'x' }, 'missed');
+  const hows = (night_: Night) => night_.done.map(({ id, how }) => `${id} ${how}`);
+  expect(hows(withDone(night(1, [a, b]), 1, 'B', missed))).toEqual(['A hit', 'B missed']);
+  expect(hows(withDone(night(1, [b]), 1, 'B', missed))).toEqual(['B missed']);
+  expect(hows(withDone(night(1, [a]), 1, 'B', missed))).toEqual(['A hit']);
+  expect(hows(withoutDone(night(1, [b, a, b]), 2, 'B'))).toEqual(['B hit', 'A hit']);
+  expect(hows(withoutDone(night(1, [a]), 0, 'B'))).toEqual(['A hit']);
+  expect(withEnding(missed(a), 'hit')).toEqual(a);
 });
 
 describe('looking for nights', () => {

@@ -7,6 +7,7 @@ import { claimsAnything } from '../procedure/walk';
 import { End, listCases } from './cases';
 import { ESTIMATE, Estimated } from './estimate';
 import { Chances, chancesOf, hasChance, hasLikely, Proof, PROOF, weights } from './prove';
+import { shareOf } from './chanceOf';
 import { readProcedure } from './readProcedure';
 
 /** What is known of a procedure, for a list of them. */
@@ -114,15 +115,6 @@ export const VERDICT: JobRule<VerdictArgs, undefined, Found> = {
 };
 
 export const verdictOf = (procedure: Procedure): Verdict => finish(VERDICT.start({ procedure })).verdict;
-
-/** The share of the cases in which it works, outs apart, 0 to 1; of those tried where chance enters. Undefined if not known. */
-export const shareOf = (verdict: Verdict): number | undefined => {
-  if (verdict.kind === 'tried') return verdict.worlds === 0 ? undefined : verdict.held;
-  if (verdict.kind !== 'proved' || !verdict.complete) return undefined;
-  const { held, outs, failed } = verdict.counts;
-  const all = held + outs + failed;
-  return all === 0 ? undefined : held / all;
-};
 
 /** `Works 85 times in 100; 730 of 1,275 cases` */
 export const sayWorks = (held: number, all: number, chances: Chances): string =>

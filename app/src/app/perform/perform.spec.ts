@@ -161,7 +161,7 @@ test('a pack of two orders is told, and so is a routine that is not there any mo
   expect(await sayUsedIn(injector, ({ id }) => id === 'x')).toBe('');
 });
 
-test('a set that was shared is kept as one action, with ids of its own and the procedures that are here', async () => {
+test('a set that was shared is kept as one action, with the ids that are free and the procedures that are here', async () => {
   const db = await open();
   const procedure = WORKED.find(({ procedure: each }) => each.name === 'A card made of two')?.procedure;
   const file: unknown = JSON.parse(
@@ -179,11 +179,53 @@ test('a set that was shared is kept as one action, with ids of its own and the p
   const id = await TestBed.inject(CarryIn).keep(read.carried);
   const row = await db.rows(SETS).get(id);
   const [one, two] = row?.set.order ?? [];
-  expect([one, two].includes('a')).toBe(false);
+  expect([one, two]).toEqual(['a', 'b']);
   expect(row?.set).toMatchObject({ name: 'Shared', opener: one, before: [[one, two]] });
   expect((await db.rows(ROUTINES).get(one))?.procedure).toBe('sample-a-card-made-of-two');
   expect(await db.rows(PROCEDURES).count()).toBe(procedures + 1);
   await TestBed.inject(Undoing).undo('table');
   await until(async () => (await db.rows(SETS).get(id)) === undefined);
   expect(await db.rows(PROCEDURES).count()).toBe(procedures);
+});
+
+test('a set that comes back is merged: of each part the later state stays; as another it takes only what is free', async () => {
+  const db = await open();
+  const carrying = TestBed.inject(CarryIn);
+  const set = { ...newSet('Travelling'), order: ['a', 'b'] };
+  const [one, two] = [newRoutine('One'), newRoutine('Two')];
+  const carried = {
+    ...{ id: 'travelling', changed: 10, set },
+    routines: [
+      { id: 'a', routine: one, changed: 10 },
+      { id: 'b', routine: two, changed: 10 },
+    ],
+  };
+  expect(await carrying.bringing(carried)).toBeUndefined();
+  expect(await carrying.keep(carried)).toBe('travelling');
+  expect(await carrying.bringing(carried)).toEqual({ set: false, routines: 0 });
+  // Here the first routine was changed later than there, the second and the set earlier.
+  await db.rows(ROUTINES).put({ id: 'a', routine: { ...one, minutes: 9 }, at: 1, changed: 30 });
+  const back = {
+    ...{ ...carried, changed: 20, set: { ...set, name: 'Travelled', order: ['b', 'a', 'c'] } },
+    routines: [
+      { id: 'a', routine: { ...one, minutes: 7 }, changed: 20 },
+      { id: 'b', routine: { ...two, minutes: 8 }, changed: 20 },
+      { id: 'c', routine: newRoutine('Three'), changed: 20 },
+    ],
+  };
+  expect(await carrying.bringing(back)).toEqual({ set: true, routines: 2 });
+  expect(await carrying.merge(back)).toBe('travelling');
+  const minutes = async (id: string) => (await db.rows(ROUTINES).get(id))?.routine.minutes;
+  expect([await minutes('a'), await minutes('b')]).toEqual([9, 8]);
+  expect((await db.rows(SETS).get('travelling'))?.set).toMatchObject({
+    name: 'Travelled',
+    order: ['b', 'a', 'c'],
+  });
+  expect(await carrying.bringing(back)).toEqual({ set: false, routines: 0 });
+  await TestBed.inject(Undoing).undo('table');
+  await until(async () => (await db.rows(SETS).get('travelling'))?.set.name === 'Travelling');
+  const other = await carrying.keep(back);
+  expect(other).not.toBe('travelling');
+  const order = (await db.rows(SETS).get(other))?.set.order ?? [];
+  expect([order.includes('a'), order.includes('b'), order.includes('c')]).toEqual([false, false, true]);
 });

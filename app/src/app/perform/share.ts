@@ -34,7 +34,10 @@ export const PERFORM_SHARING: Sharing = {
       const of = routine.procedure;
       const procedure =
         of === undefined ? undefined : (await readRow(injector, placeOf(PROCEDURES, of)))?.procedure;
-      routines.push({ id: each, routine: routine.routine, ...(procedure && { procedure }) });
+      routines.push({
+        ...{ id: each, routine: routine.routine, changed: routine.changed ?? routine.at },
+        ...(procedure && { procedure }),
+      });
     }
     const there = new Set(routines.map((each) => each.id));
     const set = { ...row.set, order: row.set.order.filter((each) => there.has(each)) };
@@ -42,7 +45,7 @@ export const PERFORM_SHARING: Sharing = {
       what: set.name,
       path: '/perform/shared',
       fileName: fileName(set.name, 'enumeron.json'),
-      packed: makeSetFile({ set, routines }),
+      packed: makeSetFile({ id, changed: row.changed ?? row.at, set, routines }),
     };
   },
 };

@@ -38,5 +38,6 @@ export const RECORD: Room = {
     { path: ':id/write', load: () => import('./write/write-page').then((module) => module.WritePage) },
     { path: ':id', load: () => import('./night/night-page').then((module) => module.NightPage) },
   ],
+  opens: [{ format: 'enumeron record', page: 'files' }],
   load: () => import('./record.routes').then((module) => module.RECORD_ROUTES),
 };

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { RoutineDone, ROUTINE_ENDINGS, WasChosen } from '../../perform/cue/done';
-import { mergeNights, textOf } from '../merge';
+import { textOf } from '../../deck/textOf';
+import { mergeNights } from '../merge';
 import { Night, tombstoneOf } from '../night';
 import { NIGHT } from '../nightShape';
 import { makeNightsFile, readNightsFile } from './nightsFile';

@@ -152,7 +152,7 @@ export class NightsStore {
         row && !row.removed
           ? [{ ...without(make(row), 'sample'), changed: Math.max(now, changedAt(row) + 1) }]
           : undefined,
-      about === undefined ? undefined : `${id} ${about}`,
+      about === undefined || about === '' ? undefined : `${id} ${about}`,
     );
   }
 

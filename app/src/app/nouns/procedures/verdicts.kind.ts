@@ -10,6 +10,8 @@ export interface KeptVerdict {
   readonly group: (typeof VERDICT_GROUPS)[number];
   /** The share of the cases in which it works, outs apart; where that is known. */
   readonly share?: number;
+  /** How likely it works, by the likelihoods of its choices. */
+  readonly chance?: number;
 }
 
 /** Whether it always works, has outs, fails, is left to chance, or cannot be judged yet. */
@@ -45,6 +47,7 @@ export const VERDICTS = single<VerdictsRow>({
             picture: joi.string().max(PICTURE).allow('').required(),
             group: joi.valid(...VERDICT_GROUPS).required(),
             share: joi.number().min(0).max(1),
+            chance: joi.number().min(0).max(1),
           }),
         )
         .max(MOST_VERDICTS)

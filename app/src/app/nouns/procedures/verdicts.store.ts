@@ -2,6 +2,7 @@ import { computed, inject, Injectable } from '@angular/core';
 import type { Procedure } from '@enumeron/core/file/procedure/procedure';
 import { Order } from '@enumeron/core/deck';
 import type { Found, Verdict } from '@enumeron/core/file/rehearse/verdict';
+import { chanceOf } from '@enumeron/core/file/rehearse/chanceOf';
 import { Journal } from '../../storage/journal';
 import { onlyPlace } from '../../storage/kind';
 import { Rows } from '../../storage/rows';
@@ -11,7 +12,7 @@ import { KeptVerdict, MOST_VERDICTS, VERDICTS } from './verdicts.kind';
 const PLACE = onlyPlace(VERDICTS);
 
 /** What is said of procedures, and how they are run, as it is now: with another number all is found anew. */
-const EDITION = 1;
+const EDITION = 2;
 
 /** The offset and the prime of the FNV-1a hash, for 32 bits. */
 const [OFFSET, PRIME] = [0x811c9dc5, 0x01000193];
@@ -56,7 +57,13 @@ export const keptOf = ({ verdict, says, share }: Found, stamp: string): KeptVerd
   ...{ stamp, says, group: groupOf(verdict) },
   picture: verdict.kind === 'proved' ? verdict.picture : '',
   ...(share !== undefined && { share }),
+  ...chanceKept(verdict),
 });
+
+const chanceKept = (verdict: Verdict): { readonly chance?: number } => {
+  const chance = chanceOf(verdict);
+  return chance === undefined ? {} : { chance };
+};
 
 /** In which group of a list a procedure stands. */
 export const groupOf = (verdict: Verdict): KeptVerdict['group'] => {

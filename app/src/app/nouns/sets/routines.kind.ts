@@ -8,6 +8,8 @@ export interface RoutineRow {
   /** The procedure that it is, by its id; plain notes have none. It may have been removed. */
   readonly procedure?: string;
   readonly at: number;
+  /** When it was changed last; when it was made unless told. */
+  readonly changed?: number;
   readonly sample?: true;
 }
 
@@ -24,6 +26,7 @@ export const ROUTINES: Kind<RoutineRow> = {
     joi.object({
       ...{ id: key, routine: craft(ROUTINE).required(), at: time },
       procedure: joi.string().pattern(/^[\w-]{1,64}$/),
+      changed: joi.number().integer().min(0),
       sample: joi.valid(true),
     }),
 };

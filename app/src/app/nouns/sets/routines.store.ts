@@ -44,7 +44,8 @@ export class RoutinesStore {
 
   /** Changes a routine as it is by then. */
   change(id: string, label: string, make: (row: RoutineRow) => RoutineRow): Promise<Committed> {
-    return this.journal.commit(label, [placeOf(ROUTINES, id)], ([row]) => row && [make(row)]);
+    const changed = this.clock.now();
+    return this.journal.commit(label, [placeOf(ROUTINES, id)], ([row]) => row && [{ ...make(row), changed }]);
   }
 
   remove({ id, routine: { name } }: RoutineRow): Promise<Committed> {

@@ -6,6 +6,8 @@ export interface SetRow {
   readonly id: string;
   readonly set: SetList;
   readonly at: number;
+  /** When it was changed last; when it was made unless told. */
+  readonly changed?: number;
   readonly sample?: true;
 }
 
@@ -19,5 +21,8 @@ export const SETS: Kind<SetRow> = {
   inBackup: true,
   most: 2000,
   schema: (joi, { key, time, craft }) =>
-    joi.object({ id: key, set: craft(SET_LIST).required(), at: time, sample: joi.valid(true) }),
+    joi.object({
+      ...{ id: key, set: craft(SET_LIST).required(), at: time, sample: joi.valid(true) },
+      changed: joi.number().integer().min(0),
+    }),
 };

@@ -40,10 +40,11 @@ export class SetsStore {
 
   /** Changes a set as it is by then. */
   change(id: string, label: string, make: (set: SetList) => SetList): Promise<Committed> {
+    const changed = this.clock.now();
     return this.journal.commit(
       label,
       [placeOf(SETS, id)],
-      ([row]) => row && [{ ...row, set: make(row.set) }],
+      ([row]) => row && [{ ...row, set: make(row.set), changed }],
     );
   }
 

@@ -6,11 +6,12 @@ import { MOST_ORDERED } from '@enumeron/core/file/perform/orderWish';
 import { PerformancesStore } from '../../nouns/performances/performances.store';
 import { junctionWords, sayCost } from './junction-words';
 import { SetDesk } from './set-desk';
+import { SetOdds } from './set-odds';
 
 /** What a set costs, and the way to its best order. */
 @Component({
   selector: 'en-set-answer',
-  imports: [MatButton, RouterLink],
+  imports: [MatButton, RouterLink, SetOdds],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './set-answer.html',
   styleUrl: './set-aside.scss',

@@ -1,7 +1,10 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { toObservable, toSignal } from '@angular/core/rxjs-interop';
+import { MatButton } from '@angular/material/button';
 import { Router } from '@angular/router';
 import { countOf } from '@enumeron/core/file/deck/countOf';
 import { readSetFile } from '@enumeron/core/file/perform/setFile';
+import { switchMap } from 'rxjs';
 import { CarryIn } from '../../nouns/sets/carry-in';
 import { once } from '../../platform/once';
 import { readJson } from '../../platform/read-json';
@@ -12,7 +15,7 @@ import { titled } from '../../ui/titled';
 /** A set out of an address or a file: looked at, and kept by a press. */
 @Component({
   selector: 'en-shared-set',
-  imports: [SharedPage],
+  imports: [MatButton, SharedPage],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `<en-shared-page
     what="set"
@@ -22,6 +25,12 @@ import { titled } from '../../ui/titled';
     (left)="leave()"
   >
     <p about>{{ says() }}</p>
+    @if (bringing(); as found) {
+      <p about class="here">
+        You have it already. {{ found }}
+        <button mat-stroked-button type="button" (click)="merge()">Merge it into mine</button>
+      </p>
+    }
     <ol aria-label="Routines in turn">
       @for (routine of routines(); track routine.id) {
         <li>
@@ -37,6 +46,12 @@ import { titled } from '../../ui/titled';
     }
     span {
       color: var(--muted);
+    }
+    .here {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 6px 12px;
+      align-items: center;
     }
   `,
 })
@@ -62,6 +77,20 @@ export class SharedSet {
     return `${countOf(this.routines().length, 'routine')}, ${countOf(minutes, 'minute')}.`;
   });
 
+  /** What merging it brings, where a set of its id is here. */
+  protected readonly bringing = toSignal(
+    toObservable(this.carried).pipe(
+      switchMap(async (carried) => {
+        const found = carried && (await this.carrying.bringing(carried));
+        if (!found) return undefined;
+        const { set, routines } = found;
+        if (!set && routines === 0) return 'Nothing in it is newer.';
+        const parts = [...(set ? ['the set'] : []), ...(routines > 0 ? [countOf(routines, 'routine')] : [])];
+        return `What is newer in it: ${parts.join(' and ')}.`;
+      }),
+    ),
+  );
+
   constructor() {
     titled('Perform', () => this.carried()?.set.name ?? 'Shared set');
   }
@@ -70,6 +99,12 @@ export class SharedSet {
     const carried = this.carried();
     if (!carried) return;
     await this.router.navigate(['/perform', await this.carrying.keep(carried)], { replaceUrl: true });
+  });
+
+  protected readonly merge = once('merge a set', async () => {
+    const carried = this.carried();
+    if (!carried) return;
+    await this.router.navigate(['/perform', await this.carrying.merge(carried)], { replaceUrl: true });
   });
 
   protected leave(): void {

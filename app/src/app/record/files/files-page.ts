@@ -16,7 +16,8 @@ import {
   readNightTable,
   TABLE_FIELDS,
 } from '@enumeron/core/file/record/files/nightTable';
-import { type Merged, mergeNights, textOf } from '@enumeron/core/file/record/merge';
+import { textOf } from '@enumeron/core/file/deck/textOf';
+import { type Merged, mergeNights } from '@enumeron/core/file/record/merge';
 import type { Night } from '@enumeron/core/file/record/night';
 import { NightsStore } from '../../nouns/performances/nights.store';
 import { RoutinesStore } from '../../nouns/sets/routines.store';
@@ -129,7 +130,7 @@ export class FilesPage {
     const every = (this.store.every() ?? []).filter(({ sample }) => !sample);
     const nights = (this.store.all() ?? []).filter(({ sample }) => !sample);
     if (kind === 'json') {
-      download(makeNightsFile(every), 'enumeron-record.json', 'application/json');
+      download(makeNightsFile(every), 'record.enumeron.json', 'application/json');
       return;
     }
     const [csv, calendar] = [() => import('../../platform/csv'), () => import('./dates-calendar')] as const;

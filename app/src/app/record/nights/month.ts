@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  linkedSignal,
+  output,
+} from '@angular/core';
 import { RouterLink } from '@angular/router';
 import type { Night } from '@enumeron/core/file/record/night';
 import { formatDate } from '@angular/common';
@@ -38,7 +46,16 @@ const keyOf = (at: number): string => {
           <tr>
             @for (day of week; track day.key) {
               <td [class.outside]="!day.isInside" [class.today]="day.isToday">
-                @if (day.nights.length > 0) {
+                @if (day.nights.length > 1) {
+                  <button
+                    type="button"
+                    [class.to-come]="day.isToCome"
+                    [attr.aria-label]="day.says"
+                    (click)="several.emit(day.nights)"
+                  >
+                    {{ day.day }}
+                  </button>
+                } @else if (day.nights.length > 0) {
                   <a
                     [routerLink]="['/record', day.nights[0].id]"
                     [class.to-come]="day.isToCome"
@@ -58,6 +75,8 @@ const keyOf = (at: number): string => {
 })
 export class Month {
   readonly nights = input.required<readonly Night[]>();
+  /** A day with several nights was pressed. */
+  readonly several = output<readonly Night[]>();
 
   private readonly clock = inject(Clock);
   protected readonly weekdays = WEEKDAYS;

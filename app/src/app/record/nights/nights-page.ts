@@ -20,6 +20,7 @@ import { sayDay } from '../say-day';
 import { NightsLookedFor } from './looked-for';
 import { Month } from './month';
 import { NightTable } from './night-table';
+import { timesFrom } from './times';
 
 const SORTS: Readonly<Record<NightSort, string>> = {
   ...{ real: 'before an audience', practice: 'practice with helpers', 'run-through': 'run-throughs' },
@@ -82,11 +83,25 @@ export class NightsPage {
   protected readonly audiences = computed(() => told(this.all().map(({ audience }) => audience)));
   protected readonly endings = ROUTINE_ENDINGS;
   protected readonly endingWords = ENDING_WORDS;
+  protected readonly times = timesFrom(this.clock.now());
+  protected readonly timeWords = computed(() => {
+    const { from, before } = this.looked.wish();
+    const found = this.times.find((each) => each.from === from && each.before === before);
+    return found?.words ?? (from === undefined ? 'any time' : sayDay(from));
+  });
   protected readonly sorts = Object.entries(SORTS) as readonly [NightSort, string][];
   protected readonly sortWords = computed(() => {
     const { sort } = this.looked.wish();
     return sort === undefined ? 'all nights' : SORTS[sort];
   });
+
+  /** Looks for the nights of one day. */
+  protected showDay(nights: readonly Night[]): void {
+    const day = new Date(nights[0].at);
+    const from = new Date(day.getFullYear(), day.getMonth(), day.getDate()).getTime();
+    const before = new Date(day.getFullYear(), day.getMonth(), day.getDate() + 1).getTime();
+    this.looked.set({ from, before });
+  }
 
   protected readonly write = once('write a night down', async (about: Partial<Night>) => {
     await this.router.navigate(['/record', this.begin(about), 'write']);

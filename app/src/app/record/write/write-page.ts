@@ -14,10 +14,13 @@ import { MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger } from '@angular/m
 import { Router, RouterLink } from '@angular/router';
 import { notNoted, withoutDone, withDone, withText } from '@enumeron/core/file/record/changeNight';
 import { type Night, sortOf } from '@enumeron/core/file/record/night';
+import { ON_STAGE } from '../../nouns/performances/live.kind';
 import { NightsStore } from '../../nouns/performances/nights.store';
 import { RoutinesStore } from '../../nouns/sets/routines.store';
 import { Viewport } from '../../platform/viewport';
 import { without } from '../../platform/without';
+import { onlyPlace } from '../../storage/kind';
+import { Rows } from '../../storage/rows';
 import { Choice } from '../../ui/choice';
 import { titled } from '../../ui/titled';
 import { fieldOf, sayClock, sayFullDay } from '../say-day';
@@ -57,6 +60,9 @@ export class WritePage {
   });
   protected readonly when = computed(() => fieldOf(this.night()?.at ?? 0));
   protected readonly day = computed(() => sayFullDay(this.night()?.at ?? 0));
+  private readonly stage = inject(Rows).only(onlyPlace(ON_STAGE));
+  /** Whether it goes on just now. */
+  protected readonly isOnStage = computed(() => this.stage().performance === this.id());
   protected readonly phone = inject(Viewport).phone;
   /** When, where and before whom, in a line. */
   protected readonly about = computed(() => {
@@ -83,8 +89,8 @@ export class WritePage {
     void this.store.change(this.id(), label, make, about);
   }
 
-  protected changeRoutine(index: number, { label, about, make }: RoutineChange): void {
-    this.change(label, about, (night) => withDone(night, index, make));
+  protected changeRoutine(index: number, id: string, { label, about, make }: RoutineChange): void {
+    this.change(label, about, (night) => withDone(night, index, id, make));
   }
 
   protected text(field: 'place' | 'note', text: string): void {
@@ -134,8 +140,21 @@ export class WritePage {
     this.change(`add ${name}`, '', (night) => ({ ...night, done: [...night.done, notNoted(id, name)] }));
   }
 
-  protected remove(index: number): void {
-    this.change('take a routine out', '', (night) => withoutDone(night, index));
+  /** Of practice, the routine that was tried last: it is tried again and again. */
+  protected readonly again = computed(() => {
+    const night = this.night();
+    return night?.practice ? night.done.at(-1) : undefined;
+  });
+
+  /** One more trial: the focus goes to what they choose. */
+  protected onceMore(id: string, name: string): void {
+    this.add(id, name);
+    this.app.tick();
+    this.host.querySelector<HTMLElement>('en-routine-row:last-of-type input.goes-on')?.focus();
+  }
+
+  protected remove(index: number, id: string): void {
+    this.change('take a routine out', '', (night) => withoutDone(night, index, id));
   }
 
   /** The focus goes to the field behind one that is told; behind the last to what ends it. */

@@ -7,6 +7,7 @@ import { claimsAnything } from '@enumeron/core/file/procedure/walk';
 import { NOTHING_CLAIMED, sayProof, sayShare } from '@enumeron/core/file/rehearse/sayProof';
 import { audiencesIn, saidTo } from '@enumeron/core/file/rehearse/says';
 import { sentenceBehindWho, whoOf } from '@enumeron/core/file/rehearse/sentence';
+import { ByRecord } from '../../nouns/procedures/by-record';
 import { answerOf, jobView } from '../../platform/workers/job-view';
 import { Desk } from '../desk/desk.store';
 import { Proving } from '../prove/proving.store';
@@ -75,6 +76,7 @@ export class ScriptPage {
 
   protected readonly desk = inject(Desk);
   private readonly proving = inject(Proving);
+  private readonly byRecord = inject(ByRecord);
 
   protected readonly procedure = computed(() => this.desk.procedure());
   protected readonly audiences = computed(() => {
@@ -115,7 +117,8 @@ export class ScriptPage {
     const study = this.proving.study();
     if (!study || this.proving.isOld()) return 'Proving it …';
     const { answer, more } = sayProof(study);
-    return `${answer}. ${more}`.trim();
+    const weighed = this.byRecord.choicesOf(this.id()).some(({ fit }) => (fit?.n ?? 0) > 0);
+    return `${answer}. ${more}${weighed ? ' Weighed by my record.' : ''}`.trim();
   });
 
   constructor() {
