@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { countOf } from '@enumeron/core/file/deck/countOf';
-import { sayShare } from '@enumeron/core/file/odds/sayShare';
+import { sayTimesIn100 } from '@enumeron/core/file/odds/sayShare';
 import { VerdictsStore, keptOf, stampOf } from '../../nouns/procedures/verdicts.store';
 import { ByRecord } from '../../nouns/procedures/by-record';
 import { jobView } from '../../platform/workers/job-view';
@@ -69,10 +69,11 @@ export class SetOdds {
       this.byRecord.choicesOf(id).some(({ fit }) => (fit?.n ?? 0) > 0),
     );
     const by = isByRecord ? 'by your record and what is stated' : 'by what is stated';
-    const which = others === 0 ? 'All of it hits' : `${countOf(known.length, 'routine')} of it all hit`;
+    const which =
+      others === 0 ? 'All of it hits' : `${countOf(known.length, 'routine')} with a proof all hit`;
     return {
-      says: `${which} in ${sayShare(all)}, ${by}.`,
-      least: least.chance < 1 ? { ...least, share: sayShare(least.chance) } : undefined,
+      says: `${which} ${sayTimesIn100(all, 0)}, ${by}.`,
+      least: least.chance < 1 ? { ...least, share: sayTimesIn100(least.chance, 0) } : undefined,
     };
   });
 
