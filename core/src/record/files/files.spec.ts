@@ -5,6 +5,7 @@ import { mergeNights } from '../merge';
 import { Night, tombstoneOf } from '../night';
 import { NIGHT } from '../nightShape';
 import { makeNightsFile, readNightsFile } from './nightsFile';
+import { tableNews } from './tableNews';
 import { guessMapping, nightCells, parseClock, parseDay, readNightTable, WallClock } from './nightTable';
 
 /** A clock on the wall at Greenwich, counted from the year 2000 with months of 31 days: any that goes both ways will do. */
@@ -146,6 +147,56 @@ test('nights as a table are read back by its own names: what a table holds is th
       expect(back.map(plain)).toEqual(nights.map(plain));
     }),
   );
+});
+
+test('a table that comes back as it was brings nothing; what was changed in it keeps what a table cannot hold', () => {
+  const step = { what: '1', seconds: 4 };
+  const mine: Night = {
+    ...{
+      id: 'a',
+      at: 1000 * 86_400 * 9300,
+      changed: 50,
+      real: true,
+      name: 'Late',
+      set: 'late',
+      audience: '',
+    },
+    done: [
+      {
+        ...{ id: 'routine-1', name: 'Two cuts', how: 'hit', steps: [step], mends: [step] },
+        choices: [
+          { path: '1', name: 'cut', value: 21, from: 1, to: 51, said: 'Lift about half.' },
+          { path: '8', name: 'way', value: 2, sort: 'way', words: 'the left; heap', inSecret: true },
+        ],
+      },
+      { id: 'routine-1', name: 'Two cuts', how: 'missed', steps: [], mends: [step], choices: [] },
+    ],
+  };
+  const here = new Map([['a', mine]]);
+  const [heads, ...rows] = nightCells([mine], CLOCK);
+  const news = (edit: (cell: string) => string, state = here) => {
+    const cells = [heads, ...rows.map((row) => row.map(edit))];
+    const { nights, problems } = readNightTable(cells, guessMapping(heads), new Map(), 77, CLOCK);
+    expect(problems).toEqual([]);
+    return tableNews(nights, state, 90, CLOCK);
+  };
+  expect(news((cell) => cell)).toEqual([]);
+  const edited = news((cell) => cell.replace('cut=21', 'cut=25').replace('missed', 'out'));
+  const [first, second] = mine.done;
+  expect(edited).toEqual([
+    {
+      ...{ ...mine, changed: 90 },
+      done: [
+        { ...first, choices: [{ ...first.choices[0], value: 25 }, first.choices[1]] },
+        { ...second, how: 'out' },
+      ],
+    },
+  ]);
+  // Changed here since it was saved: the row is older.
+  expect(
+    news((cell) => cell.replace('cut=21', 'cut=25'), new Map([['a', { ...mine, changed: 51 }]])),
+  ).toEqual([]);
+  expect(news((cell) => cell, new Map())).toHaveLength(1);
 });
 
 test('a spreadsheet of one’s own: columns are guessed or mapped, rows of a night go together, what is wrong is told', () => {

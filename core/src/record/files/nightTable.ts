@@ -51,7 +51,8 @@ const kindOf = ({ real, practice }: Night): string => (practice ? 'practice' : r
 /** What stands between two choices, and what cuts a choice in parts, may stand in no part. */
 const bare = (text: string): string => text.replace(/[;=\s]+/g, ' ').trim();
 
-const cellOf = ({ name, value, sort, words = '', said, seen }: WasChosen): string => {
+/** A choice as it stands in a cell: `lifted=21 “Lift about half.”` */
+export const cellOf = ({ name, value, sort, words = '', said, seen }: WasChosen): string => {
   const shown = sort === 'card' ? formatCard(value) : sort === undefined ? value.toString() : bare(words);
   return `${seen ? 'seen ' : ''}${bare(name)}=${shown}${said === undefined ? '' : ` “${bare(said)}”`}`;
 };

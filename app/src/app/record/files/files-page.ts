@@ -16,7 +16,7 @@ import {
   readNightTable,
   TABLE_FIELDS,
 } from '@enumeron/core/file/record/files/nightTable';
-import { textOf } from '@enumeron/core/file/deck/textOf';
+import { tableNews } from '@enumeron/core/file/record/files/tableNews';
 import { type Merged, mergeNights } from '@enumeron/core/file/record/merge';
 import type { Night } from '@enumeron/core/file/record/night';
 import { NightsStore } from '../../nouns/performances/nights.store';
@@ -28,7 +28,6 @@ import { once } from '../../platform/once';
 import { readTextFile } from '../../platform/read-file';
 import { readJson } from '../../platform/read-json';
 import { Scripts } from '../../platform/scripts';
-import { without } from '../../platform/without';
 import { Undoing } from '../../storage/undoing';
 import { sayDate } from '../say-day';
 import { WALL_CLOCK } from './wall-clock';
@@ -81,16 +80,12 @@ export class FilesPage {
     }));
   });
   protected readonly tableProblems = computed(() => this.read()?.problems.map(sayProblem) ?? []);
+  private readonly here = computed(() => new Map(this.store.every()?.map((night) => [night.id, night])));
   /** What comes in: nights of a file, or of a table as its columns are read. */
   private readonly coming = computed(() => {
     const read = this.read();
     if (!read) return this.opened();
-    // What is the same but for the moment at which it was read changes nothing.
-    const here = new Map(this.store.every()?.map((night) => [night.id, night]));
-    return read.nights.filter((night) => {
-      const mine = here.get(night.id);
-      return !mine || textOf(without(mine, 'changed')) !== textOf(without(night, 'changed'));
-    });
+    return tableNews(read.nights, this.here(), this.clock.now(), WALL_CLOCK);
   });
   protected readonly merged = computed((): Merged | undefined => {
     const [every, coming] = [this.store.every(), this.coming()];
@@ -113,7 +108,7 @@ export class FilesPage {
   });
   protected readonly lines = computed(() => {
     const { added = [], changed = [], removed = [] } = this.merged() ?? {};
-    const here = new Map(this.store.every()?.map((night) => [night.id, night]));
+    const here = this.here();
     const line = (what: string) => (night: Night) => {
       const { name, at, place = '' } = night.removed ? (here.get(night.id) ?? night) : night;
       return {
@@ -174,8 +169,7 @@ export class FilesPage {
 
   private async openCalendar(text: string): Promise<void> {
     const { readDates } = await this.scripts.load(() => import('./dates-calendar'));
-    const here = new Map((this.store.every() ?? []).map((night) => [night.id, night]));
-    const read = readDates(text, here, this.clock.now());
+    const read = readDates(text, this.here(), this.clock.now());
     if (read.ok) this.opened.set(read.nights);
     else this.refuse(read.problems.map(sayProblem));
   }
