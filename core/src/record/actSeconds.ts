@@ -22,7 +22,11 @@ const ratiosOf = (nights: readonly Night[]): ReadonlyMap<Act, readonly number[]>
       for (const { acts = [], seconds } of mends) {
         const expected = acts.reduce((sum, part) => sum + secondsBy(part, MEND_COSTS), 0);
         if (expected <= 0) continue;
-        for (const { act } of acts) ratios.set(act, [...(ratios.get(act) ?? []), seconds / expected]);
+        for (const { act } of acts) {
+          const known = ratios.get(act) ?? [];
+          known.push(seconds / expected);
+          ratios.set(act, known);
+        }
       }
   return ratios;
 };
@@ -42,16 +46,22 @@ export const actSeconds = (nights: readonly Night[]): readonly ActSeconds[] => {
 };
 
 /** So many times as long, in halves of a second: they add up exactly. */
-export const timesAs = ({ seconds, perCard }: ActCost, ratio: number): ActCost => {
+const timesAs = ({ seconds, perCard }: ActCost, ratio: number): ActCost => {
   const halves = (value: number): number =>
     value === 0 ? 0 : Math.max(1, Math.round(2 * value * ratio)) / 2;
   return { seconds: halves(seconds), perCard: halves(perCard) };
 };
 
 /** The costs that set lists use: the table, moved as far as was timed. */
-export const ownCosts = (seconds: readonly ActSeconds[]): MendCosts => {
+export const ownCosts = (seconds: readonly ActSeconds[]): MendCosts =>
+  costsBy(
+    seconds.filter(({ n }) => n > 0).map(({ act, seconds: took, stated }) => ({ act, ratio: took / stated })),
+  );
+
+/** The table, each act so many times as long as is told; what is no act of it is passed over. */
+export const costsBy = (ratios: readonly { readonly act: string; readonly ratio: number }[]): MendCosts => {
   const own = { ...MEND_COSTS };
-  for (const { act, seconds: took, stated, n } of seconds)
-    if (n > 0) own[act] = timesAs(own[act], took / stated);
+  for (const { act, ratio } of ratios)
+    if (Object.hasOwn(own, act)) own[act as Act] = timesAs(own[act as Act], ratio);
   return own;
 };

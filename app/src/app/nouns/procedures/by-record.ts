@@ -1,8 +1,8 @@
 import { computed, inject, Injectable } from '@angular/core';
 import type { Likely, Procedure } from '@enumeron/core/file/procedure/procedure';
-import { MEND_COSTS, type Act, type MendCosts } from '@enumeron/core/file/perform/costs';
-import { timesAs } from '@enumeron/core/file/record/actSeconds';
-import { weighed } from '@enumeron/core/file/record/weigh';
+import { MEND_COSTS, type MendCosts } from '@enumeron/core/file/perform/costs';
+import { costsBy } from '@enumeron/core/file/record/actSeconds';
+import { tableOf, weighed } from '@enumeron/core/file/record/weigh';
 import { without } from '../../platform/without';
 import { Committed, Journal } from '../../storage/journal';
 import { onlyPlace, placeOf } from '../../storage/kind';
@@ -29,9 +29,7 @@ export class ByRecord {
     for (const { procedure, name, from, chances, n } of this.fitted().choices) {
       if (n === 0 || !Object.hasOwn(this.byId().get(procedure) ?? {}, name)) continue;
       const own = tables.get(procedure) ?? new Map<string, Likely>();
-      own.set(name, {
-        table: Object.fromEntries(chances.map((chance, index) => [(from + index).toString(), chance])),
-      });
+      own.set(name, tableOf({ from, chances }));
       tables.set(procedure, own);
     }
     return tables;
@@ -100,8 +98,7 @@ export class ByRecord {
       {
         ...row,
         choices: row.choices.map((each) => {
-          if (each.procedure !== id || each.before === undefined) return each;
-          return without(each, 'before');
+          return each.procedure === id ? without(each, 'before') : each;
         }),
       },
     ]);
@@ -110,13 +107,7 @@ export class ByRecord {
   /** How long acts take: the table, moved by what was timed. */
   readonly costs = computed((): MendCosts => {
     const { seconds } = this.fitted();
-    if (seconds.length === 0) return MEND_COSTS;
-    const own = { ...MEND_COSTS };
-    for (const { act, ratio } of seconds) {
-      const known = Object.hasOwn(own, act) ? own[act as Act] : undefined;
-      if (known) own[act as Act] = timesAs(known, ratio);
-    }
-    return own;
+    return seconds.length === 0 ? MEND_COSTS : costsBy(seconds);
   });
   /** How many times an act was timed. */
   timed(act: string): number {
