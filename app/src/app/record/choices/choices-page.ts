@@ -58,7 +58,7 @@ interface Use {
   providers: [Stated],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './choices-page.html',
-  styleUrls: ['../../ui/page.scss', './choices-page.scss'],
+  styleUrls: ['../../ui/page.scss', '../answer.scss', './choices-page.scss'],
 })
 export class ChoicesPage {
   private readonly store = inject(NightsStore);

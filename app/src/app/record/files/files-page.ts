@@ -47,7 +47,7 @@ interface Table {
   imports: [MatButton, MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './files-page.html',
-  styleUrls: ['../../ui/page.scss', '../../ui/lists.scss', './files-page.scss'],
+  styleUrls: ['../../ui/page.scss', '../answer.scss', '../../ui/lists.scss', './files-page.scss'],
 })
 export class FilesPage {
   private readonly store = inject(NightsStore);

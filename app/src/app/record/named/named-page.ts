@@ -31,7 +31,7 @@ const tell = (found: readonly NamedOften[], say: (value: number) => string): str
   imports: [AsTable, CardText, NumberLine, RouterLink, SuitSheet],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './named-page.html',
-  styleUrls: ['../../ui/page.scss', './named-page.scss'],
+  styleUrls: ['../../ui/page.scss', '../answer.scss', './named-page.scss'],
 })
 export class NamedPage {
   private readonly store = inject(NightsStore);

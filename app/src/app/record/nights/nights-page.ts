@@ -32,7 +32,7 @@ const SORTS: Readonly<Record<NightSort, string>> = {
   imports: [MatButton, MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger, Month, NightTable, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './nights-page.html',
-  styleUrls: ['../../ui/page.scss', '../../ui/sample-line.scss', './nights-page.scss'],
+  styleUrls: ['../../ui/page.scss', '../answer.scss', '../../ui/sample-line.scss', './nights-page.scss'],
 })
 export class NightsPage {
   protected readonly store = inject(NightsStore);

@@ -31,7 +31,7 @@ const LISTED = 8;
   providers: [LearnStore, SumsStore],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './rates-page.html',
-  styleUrls: ['../../ui/page.scss', './rates-page.scss'],
+  styleUrls: ['../../ui/page.scss', '../answer.scss', './rates-page.scss'],
 })
 export class RatesPage {
   private readonly store = inject(NightsStore);

@@ -18,7 +18,7 @@ const told = (seconds: number): string =>
   imports: [AsTable, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './seconds-page.html',
-  styleUrls: ['../../ui/page.scss', './seconds-page.scss'],
+  styleUrls: ['../../ui/page.scss', '../answer.scss', './seconds-page.scss'],
 })
 export class SecondsPage {
   private readonly store = inject(NightsStore);
