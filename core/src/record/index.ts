@@ -69,11 +69,6 @@ export {
   sayStretch,
 } from './sayChoices';
 export { makeNightsFile, NIGHTS_FORMAT, readNightsFile } from './files/nightsFile';
-export {
-  guessMapping,
-  type Mapping,
-  nightCells,
-  type ReadTable,
-  readNightTable,
-  type TableField,
-} from './files/nightTable';
+export { nightCells, type TableField } from './files/nightTable';
+export { guessMapping, type Mapping, type ReadTable, readNightTable } from './files/readNightTable';
+export { tableNews } from './files/tableNews';

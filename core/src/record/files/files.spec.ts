@@ -6,7 +6,9 @@ import { Night, tombstoneOf } from '../night';
 import { NIGHT } from '../nightShape';
 import { makeNightsFile, readNightsFile } from './nightsFile';
 import { tableNews } from './tableNews';
-import { guessMapping, nightCells, parseClock, parseDay, readNightTable, WallClock } from './nightTable';
+import { nightCells } from './nightTable';
+import { guessMapping, readNightTable } from './readNightTable';
+import { parseClock, parseDay, WallClock } from './wallClock';
 
 /** A clock on the wall at Greenwich, counted from the year 2000 with months of 31 days: any that goes both ways will do. */
 const CLOCK: WallClock = {

@@ -1,6 +1,7 @@
 import { RoutineDone, WasChosen } from '../../perform/cue/done';
 import { changedAt, Night } from '../night';
-import { cellOf, nightCells, TABLE_FIELDS, WallClock } from './nightTable';
+import { cellOf, nightCells, TABLE_FIELDS } from './nightTable';
+import { WallClock } from './wallClock';
 
 /** Where a row begins to tell what happened: before that it tells which night it is, and when that was changed. */
 const FIRST_TOLD = TABLE_FIELDS.indexOf('date');

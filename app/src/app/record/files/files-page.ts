@@ -9,13 +9,8 @@ import {
   makeNightsFile,
   readNightsFile,
 } from '@enumeron/core/file/record/files/nightsFile';
-import {
-  guessMapping,
-  type Mapping,
-  nightCells,
-  readNightTable,
-  TABLE_FIELDS,
-} from '@enumeron/core/file/record/files/nightTable';
+import { nightCells, TABLE_FIELDS } from '@enumeron/core/file/record/files/nightTable';
+import { guessMapping, type Mapping, readNightTable } from '@enumeron/core/file/record/files/readNightTable';
 import { tableNews } from '@enumeron/core/file/record/files/tableNews';
 import { type Merged, mergeNights } from '@enumeron/core/file/record/merge';
 import type { Night } from '@enumeron/core/file/record/night';

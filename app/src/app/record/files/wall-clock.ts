@@ -1,4 +1,4 @@
-import type { WallClock } from '@enumeron/core/file/record/files/nightTable';
+import type { WallClock } from '@enumeron/core/file/record/files/wallClock';
 
 /** The clock on the wall where the browser is. */
 export const WALL_CLOCK: WallClock = {
