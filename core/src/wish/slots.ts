@@ -1,0 +1,308 @@
+import { LARGEST_PACK, Rank, Suit } from '../deck/card';
+import { formatCard, parseCard, parseRank, parseSuit, showRank, showSuit, speakSuit } from '../deck/notation';
+import { eachOnce, FLAG, listOf, oneOf, optional, Part, shape, shouldBe, whole } from '../deck/shape';
+import { MOVE, Move, MOVE_RULES } from '../moves/move';
+import { cardNamed } from '../procedure/laid';
+import { lookNamed, suitOfLetter } from './cardClass';
+import { RELATIONS, showLook } from './look';
+import { CardClass, Cuts, HANDS, Places, Span, SuitLetter } from './wish';
+
+export type SlotKind =
+  'number' | 'card' | 'cards' | 'places' | 'class' | 'choice' | 'flag' | 'suits' | 'cuts' | 'moves' | 'other';
+
+/** What stands in a field of a wish: what it must be, how it is said, and how it is read where one writes it. */
+export interface Slot {
+  readonly kind: SlotKind;
+  readonly part: Part;
+  /** A value that `part` found right, in words. */
+  say(value: unknown): string;
+  /** What a text stands for; undefined where it stands for nothing of the kind. */
+  read?(text: string): unknown;
+  /** All that it may be, where that is a few things. */
+  readonly options?: readonly (string | number)[];
+  /** Whether it may be left out. */
+  readonly optional?: boolean;
+}
+
+/** A slot that may be left out. */
+export const maybe = (slot: Slot): Slot => ({ ...slot, part: optional(slot.part), optional: true });
+
+const part =
+  (should: string, holds: (value: unknown) => boolean): Part =>
+  (value) =>
+    holds(value) ? undefined : shouldBe(value, should);
+
+const readWhole = (text: string): number | undefined =>
+  /^[-−]?\d{1,4}$/.test(text.trim()) ? Number(text.trim().replace('−', '-')) : undefined;
+
+const sayNumber = (value: unknown): string => `${value as number}`.replace('-', '−');
+
+export const number = (from: number, to: number): Slot => ({
+  kind: 'number',
+  part: whole(from, to),
+  say: sayNumber,
+  read: readWhole,
+});
+
+/** A number with decimals from one to another. */
+export const share = (from: number, to: number): Slot => ({
+  kind: 'number',
+  part: part(`a number from ${from} to ${to}`, (value) => typeof value === 'number' && value >= from && value <= to),
+  say: sayNumber,
+  read: (text) => (/^\d{1,3}([.,]\d{1,3})?$/.test(text.trim()) ? Number(text.trim().replace(',', '.')) : undefined),
+});
+
+/** A share from 0 to 1, said of 100. */
+export const OF_100: Slot = {
+  ...share(0, 1),
+  say: (value) => `${Math.round((value as number) * 1000) / 10}`,
+  read: (text) => {
+    const of100 = share(0, 100).read?.(text) as number | undefined;
+    return of100 === undefined ? undefined : of100 / 100;
+  },
+};
+
+/** The farthest place that can be named: beyond every pack, so that a wish is read whatever pack it is for. */
+export const FARTHEST = 999;
+
+export const PLACE = number(1, FARTHEST);
+
+export const choice = (...options: readonly string[]): Slot => ({
+  kind: 'choice',
+  part: oneOf(...options),
+  say: (value) => value as string,
+  read: (text) => options.find((option) => option === text.trim()),
+  options,
+});
+
+export const FLAG_SLOT: Slot = { kind: 'flag', part: FLAG, say: () => '' };
+
+export const RELATION = choice(...RELATIONS);
+export const TRAIT = choice('colour', 'suit', 'rank');
+export const HAND = choice(...HANDS);
+
+const CARD_PART = part('a card such as 7D, X1 or -', (value) => typeof value === 'string' && cardNamed(value) !== undefined);
+
+export const sayCard = (card: unknown): string => showLook(lookNamed(card as string));
+
+const readCard = (text: string): string | undefined => {
+  const plain = text.trim();
+  if (plain === '-') return plain;
+  const card = parseCard(plain);
+  return card === undefined ? undefined : formatCard(card);
+};
+
+export const CARD_SLOT: Slot = { kind: 'card', part: CARD_PART, say: sayCard, read: readCard };
+
+/** The pieces of a list as one writes it: with commas, or with blanks where nothing has blanks in it. */
+const piecesOf = (text: string): readonly string[] => {
+  const byCommas = text.split(',').map((piece) => piece.trim());
+  const pieces = byCommas.length > 1 || readCard(text) !== undefined ? byCommas : text.trim().split(/\s+/);
+  return pieces.filter((piece) => piece !== '');
+};
+
+/** Each piece as it is read; undefined where one of them is not, or there is none. */
+const readEach = <Value>(
+  pieces: readonly string[],
+  read: (piece: string) => Value | undefined,
+): readonly Value[] | undefined => {
+  const values = pieces.map(read);
+  return values.length > 0 && values.every((value) => value !== undefined) ? (values as Value[]) : undefined;
+};
+
+export const CARDS: Slot = {
+  kind: 'cards',
+  part: listOf(CARD_PART, 1, LARGEST_PACK),
+  say: (value) => (value as readonly string[]).map(sayCard).join(', '),
+  read: (text) => readEach(piecesOf(text), readCard),
+};
+
+const PLACE_PART = whole(1, FARTHEST);
+const PLACES_PART = eachOnce(listOf(PLACE_PART, 1, LARGEST_PACK));
+const SPAN_PART = shape({ from: optional(PLACE_PART), to: optional(PLACE_PART) });
+
+/** A span whose end comes before its beginning names nothing. */
+export const spanProblem = ({ from, to }: Span): string | undefined =>
+  from !== undefined && to !== undefined && from > to ? `It goes from ${from} to ${to}.` : undefined;
+
+const readPlaces = (text: string): readonly number[] | undefined =>
+  readEach(piecesOf(text.replace(/\band\b/g, ',')), readWhole);
+
+/** Places as a list only. */
+export const PLACE_LIST: Slot = {
+  kind: 'places',
+  part: PLACES_PART,
+  say: (value) => (value as readonly number[]).join(', '),
+  read: readPlaces,
+};
+
+export const PLACES: Slot = {
+  kind: 'places',
+  part: (value, fields) =>
+    Array.isArray(value)
+      ? PLACES_PART(value, fields)
+      : (SPAN_PART(value, fields) ??
+        (spanProblem(value as Span) === undefined ? undefined : shouldBe(value, 'from a place to a later one'))),
+  say: (value) => {
+    const places = value as Places;
+    if (Array.isArray(places)) return (places as readonly number[]).join(', ');
+    const { from, to } = places as Span;
+    return `${from ?? 1} to ${to ?? 'the face'}`;
+  },
+  read: (text) => {
+    const span = /^(\d+) *(?:to|-|–) *(\d+|the face)$/.exec(text.trim());
+    if (!span) return readPlaces(text);
+    return { from: Number(span[1]), ...(span[2] === 'the face' ? {} : { to: Number(span[2]) }) };
+  },
+};
+
+const SUIT_LETTERS: readonly SuitLetter[] = ['C', 'D', 'H', 'S'];
+
+const CLASS_PART = shape({
+  cards: optional(listOf(CARD_PART, 1, LARGEST_PACK)),
+  suits: optional(eachOnce(listOf(oneOf(...SUIT_LETTERS), 1, 4))),
+  ranks: optional(eachOnce(listOf(whole(1, 13), 1, 13))),
+  colour: optional(oneOf('red', 'black')),
+});
+
+const showLetter = (letter: SuitLetter): string => showSuit(suitOfLetter(letter) as Suit);
+
+const sayClass = ({ cards, suits, ranks, colour }: CardClass): string => {
+  const parts = [
+    colour,
+    suits?.map((letter) => speakSuit(suitOfLetter(letter) as Suit)).join(' or '),
+    ranks?.map((rank) => `${showRank(rank as Rank)}`).join(' or '),
+    cards?.map(sayCard).join(', '),
+  ].filter((each) => each !== undefined);
+  return parts.length === 0 ? 'any cards' : parts.join(', ');
+};
+
+const suitByWord = (word: string): SuitLetter | undefined => {
+  const index = [0, 1, 2, 3].find((suit) => [speakSuit(suit as Suit), speakSuit(suit as Suit).slice(0, -1)].includes(word));
+  const suit = index ?? parseSuit(word);
+  return suit === undefined ? undefined : SUIT_LETTERS[suit];
+};
+
+/** One word of a class more. */
+const withWord = (known: CardClass, word: string): CardClass | undefined => {
+  if (word === 'red' || word === 'black') return known.colour ? undefined : { ...known, colour: word };
+  const card = readCard(word);
+  if (card !== undefined) return { ...known, cards: [...(known.cards ?? []), card] };
+  const rank = parseRank(word.length > 2 ? word.replace(/s$/, '') : word);
+  if (rank !== undefined && !known.ranks?.includes(rank))
+    return { ...known, ranks: [...(known.ranks ?? []), rank] };
+  const suit = suitByWord(word);
+  return suit === undefined || known.suits?.includes(suit)
+    ? undefined
+    : { ...known, suits: [...(known.suits ?? []), suit] };
+};
+
+/** Words that say nothing of a class. */
+const FILLERS = /\b(and|or|the|of|any|cards?)\b/g;
+
+export const CLASS: Slot = {
+  kind: 'class',
+  part: CLASS_PART,
+  say: (value) => sayClass(value as CardClass),
+  read: (text) =>
+    text
+      .replace(FILLERS, ' ')
+      .split(/[\s,]+/)
+      .filter((word) => word !== '')
+      .reduce<CardClass | undefined>((known, word) => known && withWord(known, word), {}),
+};
+
+export const SUITS_IN_TURN: Slot = {
+  kind: 'suits',
+  part: eachOnce(listOf(oneOf(...SUIT_LETTERS), 4, 4)),
+  say: (value) => (value as readonly SuitLetter[]).map(showLetter).join(' '),
+  read: (text) => {
+    const suits = readEach([...text.replace(/[\s,]/g, '')], suitByWord);
+    return suits && new Set(suits).size === 4 && suits.length === 4 ? suits : undefined;
+  },
+};
+
+/** The most cards that are said to be cut; it goes round the pack. */
+const CUT = whole(0, FARTHEST);
+
+export const CUTS: Slot = {
+  kind: 'cuts',
+  part: (value, fields) => {
+    if (value === 'every') return undefined;
+    if (Array.isArray(value)) return eachOnce(listOf(CUT, 1, LARGEST_PACK))(value, fields);
+    const problem = shape({ from: CUT, to: CUT })(value, fields);
+    if (problem) return problem;
+    return spanProblem(value as Span) === undefined ? undefined : shouldBe(value, 'from a cut to a larger one');
+  },
+  say: (value) => {
+    const cuts = value as Cuts;
+    if (cuts === 'every') return 'every cut';
+    if (Array.isArray(cuts)) return `cut ${(cuts as readonly number[]).join(', ')}`;
+    const { from, to } = cuts as { readonly from: number; readonly to: number };
+    return `every cut from ${from} to ${to}`;
+  },
+  read: (text) => {
+    const plain = text.replace(/^(at )?(every )?(cuts? ?)?(from )?/, '').trim();
+    if (plain === '' || plain === 'every') return 'every';
+    const span = /^(\d+) *(?:to|-|–) *(\d+)$/.exec(plain);
+    return span ? { from: Number(span[1]), to: Number(span[2]) } : readPlaces(plain);
+  },
+};
+
+/** Moves that keep all cards and that no chance enters. */
+const KEEPS = (value: unknown): boolean => {
+  const kind = (value as Move).kind;
+  return kind !== 'take' && kind !== 'put' && kind !== 'riffle' && kind !== 'overhand';
+};
+
+const MOVE_PART: Part = (value, fields) =>
+  MOVE(value, fields) ??
+  (KEEPS(value) ? undefined : shouldBe((value as Move).kind, 'a move that keeps all cards, without chance'));
+
+/** A move as one writes it: `out`, `cut 12`. */
+const writeMove = (move: Move): string => {
+  switch (move.kind) {
+    case 'weave':
+      return move.top === undefined ? move.weave : `${move.weave} ${move.top}`;
+    case 'unweave':
+      return `unweave ${move.weave}${move.top === undefined ? '' : ` ${move.top}`}`;
+    case 'weave packet':
+    case 'unweave packet':
+      return `${move.kind === 'weave packet' ? 'weave' : 'unweave'} ${move.count} ${move.weave}`;
+    case 'cut':
+    case 'deal':
+      return `${move.kind} ${move.count}`;
+    default:
+      return MOVE_RULES[move.kind].describe(move as never).replace(/\.$/, '');
+  }
+};
+
+export const MOVES: Slot = {
+  kind: 'moves',
+  part: listOf(MOVE_PART, 1, 1000),
+  say: (value) => (value as readonly Move[]).map(writeMove).join(', '),
+};
+
+/** The letters of cards’ names in another language or wording, by card. */
+export const LETTERS: Slot = {
+  kind: 'other',
+  part: (value, fields) => {
+    if (typeof value !== 'object' || value === null || Array.isArray(value)) return shouldBe(value, 'letters by card');
+    const names = Object.keys(value);
+    const bad = names.find((name) => cardNamed(name) === undefined);
+    if (bad !== undefined) return CARD_PART(bad, fields);
+    return shape(Object.fromEntries(names.map((name) => [name, whole(1, FARTHEST)])))(value, fields);
+  },
+  say: (value) =>
+    Object.entries(value as Readonly<Record<string, number>>)
+      .map(([card, count]) => `${sayCard(card)} ${count}`)
+      .join(', '),
+};
+
+/** What something adds up to: a number, or the number of cards cut. */
+export const MAKES: Slot = {
+  kind: 'number',
+  part: (value, fields) => (value === 'cut' ? undefined : whole(0, FARTHEST)(value, fields)),
+  say: (value) => (value === 'cut' ? 'the cut' : sayNumber(value)),
+  read: (text) => (/^(the )?cut$/.test(text.trim()) ? 'cut' : readWhole(text)),
+};
