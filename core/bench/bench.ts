@@ -4,6 +4,7 @@ import { benchPerforming } from './performing';
 import { benchPlaces } from './places';
 import { benchProcedures } from './procedures';
 import { benchReckoning } from './reckoning';
+import { benchWishing } from './wishing';
 
 /** Each is measured in a process of its own, as it runs in a worker of its own: what ran before makes code slower. */
 export const BENCHES = {
@@ -13,4 +14,5 @@ export const BENCHES = {
   learner: benchLearner,
   procedures: benchProcedures,
   performing: benchPerforming,
+  wishing: benchWishing,
 } as const;

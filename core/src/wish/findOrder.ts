@@ -85,7 +85,7 @@ class Finding {
 
   constructor(
     private readonly list: WishList,
-    seed: number,
+    private readonly seed: number,
     private readonly budget: number,
   ) {
     this.compiled = compileList(list);
@@ -119,7 +119,11 @@ class Finding {
   private *seek(wishes: readonly number[], budget: number): Search<Answer> {
     const { compiled, rng } = this;
     const search = solve(
-      { faces: compiled.faces, terms: termsOf(compiled, wishes), rng, wanted: compiled.start },
+      {
+        ...{ faces: compiled.faces, terms: termsOf(compiled, wishes), rng, wanted: compiled.start },
+        // Another seed is asked for another order than the one at hand.
+        ...(this.seed === 1 && { first: compiled.written }),
+      },
       budget,
     );
     for (;;) {
@@ -171,14 +175,14 @@ class Finding {
     if (first.end === 'laid') return first;
     const atOnce = countedAtOnce(this.compiled, wishes);
     if (atOnce) return { end: 'none', wishes: atOnce };
-    const again = yield* this.seek(wishes, this.shareOf(0.5));
+    const again = yield* this.seek(wishes, this.shareOf(0.7));
     if (again.end === 'none') return { end: 'none', wishes };
     if (again.end === 'laid') return again;
     // Without a wish that does not matter to it, a conflict may be seen sooner.
     for (const wish of wishes.length > 2 ? wishes : []) {
       if (this.spent >= this.budget) break;
       const fewer = wishes.filter((each) => each !== wish);
-      const answer = yield* this.seek(fewer, this.shareOf(0.3 / wishes.length));
+      const answer = yield* this.seek(fewer, this.shareOf(0.25 / wishes.length));
       if (answer.end === 'none') return { end: 'none', wishes: fewer };
     }
     return again;

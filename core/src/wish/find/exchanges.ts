@@ -138,7 +138,8 @@ export class Exchanges implements Laying {
   }
 
   private pickPlace(index: number): number {
-    const { places, faces } = this.terms[index];
+    const { places, faces, suspect } = this.terms[index];
+    if (suspect) return suspect(this, this.rng);
     if (faces) {
       const face = faces[randomInt(this.rng, faces.length)];
       return this.where[face];

@@ -1,4 +1,4 @@
-import { Laid } from '../look';
+import { Laid, lookOf } from '../look';
 import { WishList } from '../wish';
 import { lookNamed } from '../cardClass';
 import { laidOf } from '../checkWish';
@@ -17,6 +17,8 @@ export interface Compiled {
   readonly terms: readonly (readonly Term[])[];
   /** By place: the face at the start, -1 where any will do; undefined without a start. */
   readonly start: Int16Array | undefined;
+  /** By place: the face in the order in which the pack is written. */
+  readonly written: Int16Array;
   /** The cards of a laying. */
   cardsOf(at: ArrayLike<number>): Laid;
 }
@@ -32,6 +34,7 @@ export const compileList = (list: WishList): Compiled => {
     faces,
     terms: list.wishes.map((wish) => compile(wish, faces, cards)),
     start,
+    written: Int16Array.from(cards, (card) => faces.byLook[lookOf(card)]),
     cardsOf: cardsOn(faces, cards),
   };
 };

@@ -14,6 +14,8 @@ export interface Sought {
   readonly rng: Rng;
   /** By place: the face that one would rather have there, -1 for any. */
   readonly wanted?: Int16Array;
+  /** By place: the face with which a search begins whose wishes only proofs judge. */
+  readonly first?: Int16Array;
 }
 
 /** What came of it: a laying; that there is none, and how that was seen; or the best so far. */
@@ -31,6 +33,8 @@ export interface SolveProgress {
 /** So many looks at terms are taken by each way at first, and so much more each time. */
 const SLICE = 20_000;
 const GROWTH = 1.4;
+/** Exchanges get so much more of each turn. */
+const EXCHANGES = 2;
 /** So many at most are taken between two words of progress. */
 export const AT_ONCE = 40_000;
 
@@ -71,7 +75,8 @@ export function* solve(sought: Sought, budget: number): Generator<SolveProgress,
   const terms = sought.terms.filter(({ dear }) => !dear);
   const dear = sought.terms.filter((term) => term.dear === true);
   const network = narrowed(faces, terms);
-  const begin = network && someLaying(network.domains, rng, wanted);
+  const begin =
+    network && someLaying(network.domains, rng, wanted ?? (dear.length > 0 ? sought.first : undefined));
   if (!network || !begin) return { end: 'none', how: 'counted', steps: network?.steps ?? 100 };
   // What is only known of one place once it is narrowed is met by every laying inside the domains.
   const { words } = network.domains;
@@ -85,7 +90,7 @@ export function* solve(sought: Sought, budget: number): Generator<SolveProgress,
   let [slice, limit] = [SLICE, SLICE];
   let depthLeft = limit;
   while (steps() < budget) {
-    let end = steps() + slice;
+    let end = steps() + EXCHANGES * slice;
     while (!exchanges.done && steps() < end) {
       exchanges.run(Math.min(AT_ONCE, end - steps()));
       yield { steps: steps(), at: exchanges.best };

@@ -1,4 +1,5 @@
 import { Card } from '../../deck/card';
+import { Rng } from '../../deck/rng';
 import { Faces } from './faces';
 import { Domains } from './domains';
 
@@ -23,6 +24,8 @@ export interface Term {
   broken(laying: Laying): number;
   /** Takes away what cannot be any more: false where nothing can. Without it only whole layings are judged. */
   narrow?(domains: Domains): boolean;
+  /** One of its places at which it may be mended, where it is broken; any of them without it. */
+  suspect?(laying: Laying, rng: Rng): number;
   /** Of what nothing meets: why, in a sentence. */
   readonly why?: string;
   /** How much work a look at it is, 1 being a few places. */

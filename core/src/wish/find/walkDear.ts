@@ -19,8 +19,6 @@ export interface WalkProgress {
   readonly done: boolean;
 }
 
-/** A proof counts as so many looks at terms. */
-const PROOF = 3_000;
 /** How warm it is: by so much worse a laying may be and is taken now and then. */
 const HEAT = 0.02;
 /** After so many proofs without a better laying it begins anew elsewhere. */
@@ -36,8 +34,9 @@ export function* walkDear(
 ): Generator<WalkProgress, WalkProgress, undefined> {
   const exchanges = new Exchanges(faces, terms, may, at, rng);
   let steps = 0;
+  const proof = dear.reduce((sum, { cost = 1 }) => sum + cost, 0);
   const judge = (laying: Laying): number => {
-    steps += PROOF * dear.length;
+    steps += proof;
     return dear.reduce((sum, term) => sum + term.broken(laying), 0);
   };
   let now = judge(exchanges);

@@ -1,6 +1,7 @@
 import { lookIn } from '../cases';
 import { byFace } from '../find/faces';
-import { balanced } from '../find/terms/balanced';
+import { balanced, eachBetween } from '../find/terms/balanced';
+import { never } from '../find/terms/single';
 import { WishKind } from '../kind';
 import { rankAt, valueAt } from '../look';
 import { choice, maybe, number } from '../slots';
@@ -50,7 +51,12 @@ export const BALANCED: WishKind<'balanced'> = {
         const value = valueAt(by === 'suits' ? 'suit' : 'colour', look);
         return Number(by === 'suits' ? value >= 0 && speakSuit(value as Suit) === name : value === (name === 'red' ? 1 : 0));
       };
-      return balanced(packets, byFace(faces, worth), within, name);
+      if (size * parts < view.length) return balanced(packets, byFace(faces, worth), within, name);
+      const total = faces.looks.reduce((sum, look, face) => sum + worth(look) * faces.copies[face], 0);
+      const [least, most] = eachBetween(total, parts, within);
+      if (least > Math.floor(total / parts))
+        return never(`${total} of the ${name} cannot be laid in ${parts} packets so evenly.`);
+      return balanced(packets, byFace(faces, worth), within, name, [least, most]);
     });
   },
 };

@@ -1,9 +1,11 @@
 import { shouldBe } from '../../deck/shape';
 import { formatCard } from '../../deck/notation';
 import { laidOut } from '../../procedure/laid';
+import { compile } from '../../procedure/compile';
+import { Machine } from '../../procedure/machine';
 import { INDIFFERENT } from '../../procedure/packets';
 import { Procedure } from '../../procedure/procedure';
-import { hasChance, prove } from '../../rehearse/prove';
+import { BUDGET, hasChance, prove } from '../../rehearse/prove';
 import { readProcedure } from '../../rehearse/readProcedure';
 import { cardsOn } from '../find/cardsOn';
 import { whole } from '../find/terms/whole';
@@ -86,9 +88,21 @@ export const PROCEDURE_HOLDS: WishKind<'procedure'> = {
           const lacks = least * proof.cases - proof.held - (outs === true ? proof.outs : 0);
           return lacks <= 0 ? 0 : 0.2 + (2 * lacks) / proof.cases;
         },
-        true,
+        { dear: true, cost: proofCost(withPacket(wish.procedure, packet, cards)) },
       ),
     ];
   },
+};
+
+/** A step of a proof is about half as much work as a look at a part of a wish, and a proof some looks by itself. */
+const [STEP, PROOF] = [0.5, 2000];
+
+/** How much work a proof of a procedure is, seen from one of its orders. */
+const proofCost = (procedure: Procedure): number => {
+  if (hasChance(procedure)) return PROOF;
+  const machine = new Machine(compile(procedure), {});
+  machine.run(BUDGET);
+  // What is to be known is judged when every world has run: they run again.
+  return PROOF + machine.steps * STEP * (machine.program.claims.length > 0 ? 2 : 1);
 };
 

@@ -1,6 +1,7 @@
+import { randomInt } from '../../../deck/rng';
 import { lowest } from '../bits';
 import { Domains } from '../domains';
-import { Term } from '../term';
+import { Laying, Term } from '../term';
 
 /** The value of every face at a place, -1 where it is not known yet. */
 const valueAt = (domains: Domains, place: number, values: Int16Array): number => {
@@ -14,6 +15,30 @@ const valueAt = (domains: Domains, place: number, values: Int16Array): number =>
     else if (found !== values[face]) return -1;
   }
   return found;
+};
+
+const rowText = (row: Int16Array, start: number, length: number): string =>
+  Array.from({ length }, (_, step) => row[(start + step) % row.length]).join(' ');
+
+/** Up to so many different rows are counted in a table. */
+const TABLE = 1 << 16;
+
+/** How many rows come again, by their keys. */
+const countRepeated = (rows: number, keys: Float64Array): (() => number) => {
+  if (rows > TABLE)
+    return () => {
+      const sorted = keys.slice().sort();
+      let sum = 0;
+      for (let index = 1; index < sorted.length; index++) if (sorted[index] === sorted[index - 1]) sum++;
+      return sum;
+    };
+  const counts = new Uint8Array(rows);
+  return () => {
+    let sum = 0;
+    for (const key of keys) if (counts[key]++ > 0) sum++;
+    for (const key of keys) counts[key] = 0;
+    return sum;
+  };
 };
 
 /**
@@ -32,38 +57,44 @@ export const tells = (
   const all = Math.max(...values) + 1;
   const row = new Int16Array(size);
   const keys = new Float64Array(size);
-  const rowKey = (start: number): number => {
-    let found = 0;
-    for (let step = 0; step < length; step++) {
-      const value = row[(start + step) % size];
-      if (value < 0) return -1;
-      found = (found * all + value) % 9007199254;
+  // Of a long row no number tells everything.
+  const isExact = all ** length <= Number.MAX_SAFE_INTEGER;
+  const repeated = countRepeated(isExact ? all ** length : size, keys);
+  const readRow = ({ at }: Laying): void => {
+    for (let index = 0; index < size; index++) row[index] = values[at[view[index]]];
+    if (!isExact) {
+      const texts = Array.from(keys, (_, start) => rowText(row, start, length));
+      texts.forEach((text, start) => (keys[start] = texts.indexOf(text)));
+      return;
     }
-    return found;
-  };
-  /** Two rows of one key are held against each other: a key of a long row does not tell everything. */
-  const same = (a: number, b: number): boolean => {
-    for (let step = 0; step < length; step++) if (row[(a + step) % size] !== row[(b + step) % size]) return false;
-    return true;
+    let key = 0;
+    for (let step = 0; step < length; step++) key = key * all + row[step];
+    // Each row is the one before it without its first value, and with one more behind.
+    const highest = all ** (length - 1);
+    for (let start = 0; start < size; start++) {
+      keys[start] = key;
+      key = (key - row[start] * highest) * all + row[(start + length) % size];
+    }
   };
   return {
     key: `tells ${key} ${next} ${view.join(' ')}`,
     places: view,
-    broken: ({ at }) => {
-      for (let index = 0; index < size; index++) row[index] = values[at[view[index]]];
-      for (let index = 0; index < size; index++) keys[index] = rowKey(index);
-      const sorted = Array.from(keys, (_, index) => index).sort((a, b) => keys[a] - keys[b]);
-      let sum = 0;
-      for (let index = 1; index < size; index++)
-        if (keys[sorted[index]] === keys[sorted[index - 1]] && same(sorted[index], sorted[index - 1])) sum++;
-      return sum;
+    broken: (laying) => {
+      readRow(laying);
+      return repeated();
+    },
+    suspect: (laying, rng) => {
+      readRow(laying);
+      const twice = Array.from(keys.keys()).filter((start) => keys.indexOf(keys[start]) !== keys.lastIndexOf(keys[start]));
+      const start = twice[randomInt(rng, twice.length)];
+      return view[(start + randomInt(rng, length)) % size];
     },
     narrow: (domains) => {
       for (let index = 0; index < size; index++) row[index] = valueAt(domains, view[index], values);
       const known = new Map<string, number>();
       for (let start = 0; start < size; start++) {
-        if (rowKey(start) < 0) continue;
-        const text = Array.from({ length }, (_, step) => row[(start + step) % size]).join(' ');
+        const text = rowText(row, start, length);
+        if (text.includes('-')) continue;
         if (known.has(text)) return false;
         known.set(text, start);
       }

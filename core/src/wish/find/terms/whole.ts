@@ -12,13 +12,13 @@ export const whole = (
   faces: Faces,
   key: string,
   broken: (laying: Laying) => number,
-  dear = false,
+  more: Pick<Term, 'dear' | 'cost'> = {},
 ): Term => ({
   key,
   places: Array.from({ length: faces.size }, (_, place) => place),
   broken,
   cost: faces.size,
-  ...(dear && { dear: true as const }),
+  ...more,
 });
 
 /** The laying of domains that leave one face at every place; undefined while they leave more. */
