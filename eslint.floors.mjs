@@ -20,6 +20,7 @@ const LAYERS = [
   'learn',
   'weave',
   'rehearse',
+  'wish',
   'perform',
   'record',
 ];

@@ -65,16 +65,31 @@ const EXAMPLES: Readonly<Record<string, WishList>> = {
   'colours in blocks after two, suits after four': {
     pack: PACK,
     wishes: [
-      { kind: 'after', moves: [{ kind: 'weave', weave: 'out' }, { kind: 'weave', weave: 'out' }], wish: { kind: 'blocks', by: 'colour' } },
       {
         kind: 'after',
-        moves: [{ kind: 'weave', weave: 'out' }, { kind: 'weave', weave: 'out' }, { kind: 'weave', weave: 'out' }, { kind: 'weave', weave: 'out' }],
+        moves: [
+          { kind: 'weave', weave: 'out' },
+          { kind: 'weave', weave: 'out' },
+        ],
+        wish: { kind: 'blocks', by: 'colour' },
+      },
+      {
+        kind: 'after',
+        moves: [
+          { kind: 'weave', weave: 'out' },
+          { kind: 'weave', weave: 'out' },
+          { kind: 'weave', weave: 'out' },
+          { kind: 'weave', weave: 'out' },
+        ],
         wish: { kind: 'blocks', by: 'suit' },
       },
     ],
   },
   'rank row with the count': { pack: PACK, wishes: [{ kind: 'by rule', rule: 'rank row' }, COUNT] },
-  'rank row with the composed card': { pack: PACK, wishes: [{ kind: 'by rule', rule: 'rank row' }, COMPOSED] },
+  'rank row with the composed card': {
+    pack: PACK,
+    wishes: [{ kind: 'by rule', rule: 'rank row' }, COMPOSED],
+  },
   'rank row with mates apart': { pack: PACK, wishes: [{ kind: 'by rule', rule: 'rank row' }, MATES] },
   'six colours tell, suits and ranks apart, quarters': {
     pack: PACK,
@@ -88,7 +103,10 @@ const EXAMPLES: Readonly<Record<string, WishList>> = {
   'mates 20 apart': { pack: PACK, wishes: [{ kind: 'mates apart', distance: 20, round: true }] },
 };
 
-const SHUFFLED_START = 'TS 4H 9D KC 2C JD 7S QH 3D AS 8C 5H 6S KD TC 2H 9S JC 4D QS 7H AC 3S 8D 5C 6H KS TD 2S 9H JH 4C QC 7D AD 3H 8S 5S 6D KH TH 2D 9C JS 4S QD 7C AH 3C 8H 5D 6C'.split(' ');
+const SHUFFLED_START =
+  'TS 4H 9D KC 2C JD 7S QH 3D AS 8C 5H 6S KD TC 2H 9S JC 4D QS 7H AC 3S 8D 5C 6H KS TD 2S 9H JH 4C QC 7D AD 3H 8S 5S 6D KH TH 2D 9C JS 4S QD 7C AH 3C 8H 5D 6C'.split(
+    ' ',
+  );
 
 const NEAREST: Readonly<Record<string, WishList['wishes']>> = {
   'three cards': [{ kind: 'cards at', cards: ['AS', '7H', '4C'], places: [3, 20, 41] }],

@@ -13,6 +13,7 @@ export * from './formats/index';
 export * from './learn/index';
 export * from './weave/index';
 export * from './rehearse/index';
+export * from './wish/index';
 export * from './perform/index';
 export * from './record/index';
 export { JOBS } from './jobs';

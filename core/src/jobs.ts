@@ -12,6 +12,7 @@ import { TRY_QUESTION } from './odds/tryQuestion';
 import { PROOF, WEIGHT } from './rehearse/prove';
 import { STUDY } from './rehearse/study';
 import { VERDICT } from './rehearse/verdict';
+import { FIND_ORDER } from './wish/findOrder';
 import { FORECAST } from './learn/forecast';
 import { RESCHEDULE } from './learn/reschedule';
 import { POSSIBLE } from './reckon/facts/deduce';
@@ -49,5 +50,6 @@ export const JOBS = {
   'try question': TRY_QUESTION,
   verdict: VERDICT,
   weight: WEIGHT,
+  wish: FIND_ORDER,
   'worked out': WORKED_OUT,
 } as const;

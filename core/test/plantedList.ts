@@ -31,8 +31,14 @@ const FAMILIES: readonly ((rng: Rng) => readonly string[])[] = [
     return [...half, ...(randomInt(rng, 2) === 0 ? others : others.reverse())];
   },
   (rng) => {
-    const reds = shuffled(FULL.filter((card) => 'DH'.includes(card[1])), rng);
-    const blacks = shuffled(FULL.filter((card) => 'CS'.includes(card[1])), rng);
+    const reds = shuffled(
+      FULL.filter((card) => 'DH'.includes(card[1])),
+      rng,
+    );
+    const blacks = shuffled(
+      FULL.filter((card) => 'CS'.includes(card[1])),
+      rng,
+    );
     return reds.flatMap((card, index) => [card, blacks[index]]);
   },
 ];

@@ -10,7 +10,12 @@ const often = (rng: Rng, share: number): boolean => rng() < share;
 
 /** Cards of a pack with jokers, second copies and indifferent cards among them. */
 export const randomPack = (rng: Rng, size: number): string[] => {
-  const few = shuffled(['A', '2', '3', '4', '7', 'T', 'Q', 'K'].flatMap((rank) => ['C', 'D', 'H', 'S'].map((suit) => rank + suit)), rng);
+  const few = shuffled(
+    ['A', '2', '3', '4', '7', 'T', 'Q', 'K'].flatMap((rank) =>
+      ['C', 'D', 'H', 'S'].map((suit) => rank + suit),
+    ),
+    rng,
+  );
   const pack = few.slice(0, size);
   if (often(rng, 0.3)) pack[0] = 'X1';
   if (often(rng, 0.2)) pack[1] = 'X2';
@@ -32,10 +37,14 @@ interface From {
 
 const place = ({ rng, pack }: From): number => from(rng, 1, pack.length + Number(often(rng, 0.05)));
 const card = ({ rng, pack }: From): string => (often(rng, 0.05) ? '9D' : pick(rng, pack));
-const cards = (all: From, most: number): string[] => shuffled(all.pack, all.rng).slice(0, from(all.rng, 1, most));
+const cards = (all: From, most: number): string[] =>
+  shuffled(all.pack, all.rng).slice(0, from(all.rng, 1, most));
 const round = ({ rng }: From): object => (often(rng, 0.5) ? { round: true } : {});
 const places = ({ rng, pack }: From, most: number): number[] =>
-  shuffled(pack.map((_, index) => index + 1), rng).slice(0, from(rng, 1, Math.min(most, pack.length)));
+  shuffled(
+    pack.map((_, index) => index + 1),
+    rng,
+  ).slice(0, from(rng, 1, Math.min(most, pack.length)));
 const span = (all: From): object => {
   const ends = [place(all), place(all)].sort((a, b) => a - b);
   return {
@@ -57,7 +66,7 @@ const cardClass = (all: From): object =>
   ]);
 
 /** A wish of each kind by chance, for a pack. */
-const MAKE: { readonly [Kind in WishName]: (all: From) => object } = {
+const MAKE: Readonly<Record<WishName, (all: From) => object>> = {
   'cards at': (all) => {
     const at = places(all, 3);
     return { cards: at.map(() => card(all)), places: at };
@@ -71,13 +80,20 @@ const MAKE: { readonly [Kind in WishName]: (all: From) => object } = {
       ...(often(all.rng, 0.5) && { most: least + from(all.rng, 0, 1) }),
     };
   },
-  'side by side': (all) => ({ cards: cards(all, 3), ...(often(all.rng, 0.4) && { inOrder: true }), ...round(all) }),
+  'side by side': (all) => ({
+    cards: cards(all, 3),
+    ...(often(all.rng, 0.4) && { inOrder: true }),
+    ...round(all),
+  }),
   before: (all) => ({
     card: card(all),
     other: card(all),
     ...(often(all.rng, 0.4)
       ? { exactly: from(all.rng, -3, 3) }
-      : { ...(often(all.rng, 0.5) && { least: from(all.rng, -3, 3) }), ...(often(all.rng, 0.5) && { most: from(all.rng, 1, 5) }) }),
+      : {
+          ...(often(all.rng, 0.5) && { least: from(all.rng, -3, 3) }),
+          ...(often(all.rng, 0.5) && { most: from(all.rng, 1, 5) }),
+        }),
     ...round(all),
   }),
   spaced: (all) => ({ of: cardClass(all), least: from(all.rng, 1, 4), ...round(all) }),
@@ -135,7 +151,10 @@ const MAKE: { readonly [Kind in WishName]: (all: From) => object } = {
     ...(often(all.rng, 0.5) && { parts: from(all.rng, 1, 3) }),
     ...(often(all.rng, 0.7) && { within: from(all.rng, 0, 4) }),
   }),
-  tells: (all) => ({ next: from(all.rng, 1, all.pack.length), by: pick(all.rng, ['rank', 'suit', 'colour', 'card']) }),
+  tells: (all) => ({
+    next: from(all.rng, 1, all.pack.length),
+    by: pick(all.rng, ['rank', 'suit', 'colour', 'card']),
+  }),
   'looks shuffled': (all) => ({ most: pick(all.rng, [40, 60, 80, 95]) }),
   'by rule': (all) => ({ rule: pick(all.rng, ['rotating', 'rank row', 'mirrored halves', 'palindrome']) }),
   near: (all) => ({
@@ -163,7 +182,9 @@ const MAKE: { readonly [Kind in WishName]: (all: From) => object } = {
     wish: randomWish(all.rng, all.pack, all.depth - 1),
   }),
   'some of': (all) => {
-    const wishes = Array.from({ length: from(all.rng, 1, 3) }, () => randomWish(all.rng, all.pack, all.depth - 1));
+    const wishes = Array.from({ length: from(all.rng, 1, 3) }, () =>
+      randomWish(all.rng, all.pack, all.depth - 1),
+    );
     return { wishes, least: from(all.rng, 1, wishes.length) };
   },
 };
@@ -173,7 +194,7 @@ const FLAT = KINDS.filter((kind) => !['at cuts', 'after', 'some of', 'procedure'
 
 /** A wish of a kind by chance; without a kind, of any that asks for no proof. */
 export const randomWish = (rng: Rng, pack: readonly string[], depth = 1, kind?: WishName): Wish => {
-  const which = kind ?? pick(rng, depth > 0 ? [...FLAT, 'at cuts', 'after', 'some of'] as const : FLAT) as WishName;
+  const which =
+    kind ?? pick<WishName>(rng, depth > 0 ? [...FLAT, 'at cuts', 'after', 'some of'] : FLAT);
   return { kind: which, ...MAKE[which]({ rng, pack, depth }) } as Wish;
 };
-

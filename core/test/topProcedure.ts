@@ -9,13 +9,18 @@ import { Procedure } from '../src/procedure/procedure';
 export const topProcedure = (
   pack: readonly string[],
   which: number,
-): { readonly procedure: Procedure; readonly packet: string; readonly least: number; readonly outs?: boolean } => ({
+): {
+  readonly procedure: Procedure;
+  readonly packet: string;
+  readonly least: number;
+  readonly outs?: boolean;
+} => ({
   procedure: {
     name: 'Red on top',
     packets: { pack: [...pack] },
     orders: { home: [...pack] },
     steps: [
-      { do: 'choose', name: 'k', from: 1, to: 3 },
+      { do: 'choose', name: 'k', from: 1, to: 3, told: true },
       { do: 'cut', packet: 'pack', count: 'k' },
       { do: 'see', what: { 'top of': 'pack' }, name: 'top', by: 'performer' },
       {

@@ -43,9 +43,7 @@ export const rowsOf = (
   const last = to ?? size;
   const count = round ? size : Math.max(0, last - from + 2 - length);
   return Array.from({ length: count }, (_, start) =>
-    Array.from({ length }, (_each, step) =>
-      round ? mod(start + step, size) : from - 1 + start + step,
-    ),
+    Array.from({ length }, (_each, step) => (round ? mod(start + step, size) : from - 1 + start + step)),
   );
 };
 

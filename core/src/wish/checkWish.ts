@@ -18,7 +18,7 @@ export interface WishCheck {
 export const laidOf = (order: readonly string[]): Laid => order.map((card) => cardNamed(card) ?? INDIFFERENT);
 
 const casesOf = (laid: Laid, wish: Wish, cut: number): readonly WishCase[] =>
-  kindOfWish(wish).cases(laid, wish as never, { cut, judge: casesOf });
+  kindOfWish(wish).cases(laid, wish, { cut, judge: casesOf });
 
 /** The cases of a wish, for cards from the top to the face. */
 export const checkLaid = (laid: Laid, wish: Wish): WishCheck => {

@@ -53,7 +53,8 @@ test.each(Array.from({ length: LISTS }, (_, seed) => seed))(
       if (found.end !== 'conflict') throw new Error(`${found.end} ${JSON.stringify(list)}`);
       expect(meets(found.conflict)).toBe(false);
       expect(found.smallest).toBe(true);
-      for (const wish of found.conflict) expect(meets(found.conflict.filter((each) => each !== wish))).toBe(true);
+      for (const wish of found.conflict)
+        expect(meets(found.conflict.filter((each) => each !== wish))).toBe(true);
       found.without.forEach((order, index) =>
         found.conflict.forEach((wish, at) => {
           if (at !== index) expect(checkWish(order ?? [], list.wishes[wish]).holds).toBe(true);
@@ -77,8 +78,15 @@ test.each(Array.from({ length: LISTS }, (_, seed) => seed))(
 );
 
 test('the same seed finds the same, another seed another', () => {
-  const list: WishList = { pack: ['AC', '2C', '3C', '4C', '5C', '6C', '7C', '8C'], wishes: [{ kind: 'cards at', cards: ['AC'], places: [3] }] };
-  const [a, b, c] = [findOrder(list, { seed: 5 }), findOrder(list, { seed: 5 }), findOrder(list, { seed: 6 })];
+  const list: WishList = {
+    pack: ['AC', '2C', '3C', '4C', '5C', '6C', '7C', '8C'],
+    wishes: [{ kind: 'cards at', cards: ['AC'], places: [3] }],
+  };
+  const [a, b, c] = [
+    findOrder(list, { seed: 5 }),
+    findOrder(list, { seed: 5 }),
+    findOrder(list, { seed: 6 }),
+  ];
   expect(a).toEqual(b);
   expect(a).not.toEqual(c);
 });

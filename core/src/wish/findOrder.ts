@@ -9,7 +9,7 @@ import { changesIn, Compiled, compileList, termsOf } from './find/lists';
 import { lightestFirst } from './find/lightestFirst';
 import { Answer, solve } from './find/solve';
 import { whyNone } from './find/why';
-import { ListedWish, WishList } from './wish';
+import { WishList } from './wish';
 
 /** An order that does what is wished: cards as they are written, the top card first. */
 export interface FoundOrder {
@@ -96,7 +96,7 @@ class Finding {
   }
 
   private weightOf(index: number): number | undefined {
-    return (this.list.wishes[index] as ListedWish).weight;
+    return (this.list.wishes[index]).weight;
   }
 
   private orderOf(at: ArrayLike<number>): readonly string[] {
@@ -170,7 +170,9 @@ class Finding {
   private *decide(
     wishes: readonly number[],
     first: Answer,
-  ): Search<Exclude<Answer, { readonly end: 'none' }> | { readonly end: 'none'; readonly wishes: readonly number[] }> {
+  ): Search<
+    Exclude<Answer, { readonly end: 'none' }> | { readonly end: 'none'; readonly wishes: readonly number[] }
+  > {
     if (first.end === 'none') return { end: 'none', wishes };
     if (first.end === 'laid') return first;
     const atOnce = countedAtOnce(this.compiled, wishes);
@@ -226,7 +228,8 @@ class Finding {
       const whole = others.length > conflict.length - 1 ? yield* this.seek(others, FIRST) : undefined;
       const best = whole?.end === 'laid' ? whole.at : at;
       const order = best && this.orderOf(best);
-      const holds = order && conflict.every((each) => each === wish || checkWish(order, this.list.wishes[each]).holds);
+      const holds =
+        order && conflict.every((each) => each === wish || checkWish(order, this.list.wishes[each]).holds);
       orders.push(holds ? order : undefined);
     }
     const why = how === 'counted' ? whyNone(this.compiled, conflict) : undefined;

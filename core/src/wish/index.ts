@@ -23,4 +23,7 @@ export {
   type WishName,
   type WishOf,
 } from './wish';
+export { FORMAT as WISHES_FORMAT, readWishes, wishProblem } from './readWishes';
+export { sayWish, wishPieces, type WishPiece } from './sayWish';
+export { type Slot, type SlotKind } from './slots';
 export { WISHES } from './wishes';

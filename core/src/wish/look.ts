@@ -78,4 +78,3 @@ export const related = (relation: Relation, a: Look, b: Look): boolean => {
   const like = value >= 0 && value === valueAt(by, b);
   return how === 'like' ? like : !like;
 };
-

@@ -1,7 +1,17 @@
-import { LARGEST_PACK, Rank, Suit } from '../deck/card';
-import { formatCard, parseCard, parseRank, parseSuit, showRank, showSuit, speakSuit } from '../deck/notation';
+import { LARGEST_PACK, Rank, RANKS, Suit } from '../deck/card';
+import {
+  formatCard,
+  parseCard,
+  parseRank,
+  parseSuit,
+  showRank,
+  showSuit,
+  speakRank,
+  speakSuit,
+} from '../deck/notation';
 import { eachOnce, FLAG, listOf, oneOf, optional, Part, shape, shouldBe, whole } from '../deck/shape';
-import { MOVE, Move, MOVE_RULES } from '../moves/move';
+import { MOVE, Move } from '../moves/move';
+import { writeMove } from '../moves/writeMove';
 import { cardNamed } from '../procedure/laid';
 import { lookNamed, suitOfLetter } from './cardClass';
 import { RELATIONS, showLook } from './look';
@@ -18,8 +28,10 @@ export interface Slot {
   say(value: unknown): string;
   /** What a text stands for; undefined where it stands for nothing of the kind. */
   read?(text: string): unknown;
-  /** All that it may be, where that is a few things. */
-  readonly options?: readonly (string | number)[];
+  /** All that it may be and how that is said, where that is a few things. */
+  readonly options?: readonly (readonly [value: string, says: string])[];
+  /** What each part of a list is, where the sentence tells them one by one. */
+  readonly each?: Slot;
   /** Whether it may be left out. */
   readonly optional?: boolean;
 }
@@ -47,9 +59,13 @@ export const number = (from: number, to: number): Slot => ({
 /** A number with decimals from one to another. */
 export const share = (from: number, to: number): Slot => ({
   kind: 'number',
-  part: part(`a number from ${from} to ${to}`, (value) => typeof value === 'number' && value >= from && value <= to),
+  part: part(
+    `a number from ${from} to ${to}`,
+    (value) => typeof value === 'number' && value >= from && value <= to,
+  ),
   say: sayNumber,
-  read: (text) => (/^\d{1,3}([.,]\d{1,3})?$/.test(text.trim()) ? Number(text.trim().replace(',', '.')) : undefined),
+  read: (text) =>
+    /^\d{1,3}([.,]\d{1,3})?$/.test(text.trim()) ? Number(text.trim().replace(',', '.')) : undefined,
 });
 
 /** A share from 0 to 1, said of 100. */
@@ -67,21 +83,41 @@ export const FARTHEST = 999;
 
 export const PLACE = number(1, FARTHEST);
 
-export const choice = (...options: readonly string[]): Slot => ({
+/** One of a few things, each with how it is said. */
+export const choiceOf = (says: Readonly<Record<string, string>>): Slot => ({
   kind: 'choice',
-  part: oneOf(...options),
-  say: (value) => value as string,
-  read: (text) => options.find((option) => option === text.trim()),
-  options,
+  part: oneOf(...Object.keys(says)),
+  say: (value) => says[value as string],
+  read: (text) => Object.keys(says).find((option) => text.trim() === says[option] || text.trim() === option),
+  options: Object.entries(says),
 });
+
+export const choice = (...options: readonly string[]): Slot =>
+  choiceOf(Object.fromEntries(options.map((option) => [option, option])));
 
 export const FLAG_SLOT: Slot = { kind: 'flag', part: FLAG, say: () => '' };
 
-export const RELATION = choice(...RELATIONS);
+export const RELATION = choiceOf(
+  Object.fromEntries(
+    RELATIONS.map((relation) => {
+      const [how, by] = relation.split(' ');
+      const many = `${by}s`;
+      return [
+        relation,
+        relation === 'mates' ? relation : how === 'like' ? `of one ${by}` : `of different ${many}`,
+      ];
+    }),
+  ),
+);
 export const TRAIT = choice('colour', 'suit', 'rank');
-export const HAND = choice(...HANDS);
+export const HAND = choiceOf(
+  Object.fromEntries(HANDS.map((hand) => [hand, /^(four|three|two|one)/.test(hand) ? hand : `a ${hand}`])),
+);
 
-const CARD_PART = part('a card such as 7D, X1 or -', (value) => typeof value === 'string' && cardNamed(value) !== undefined);
+const CARD_PART = part(
+  'a card such as 7D, X1 or -',
+  (value) => typeof value === 'string' && cardNamed(value) !== undefined,
+);
 
 export const sayCard = (card: unknown): string => showLook(lookNamed(card as string));
 
@@ -107,7 +143,7 @@ const readEach = <Value>(
   read: (piece: string) => Value | undefined,
 ): readonly Value[] | undefined => {
   const values = pieces.map(read);
-  return values.length > 0 && values.every((value) => value !== undefined) ? (values as Value[]) : undefined;
+  return values.length > 0 && values.every((value) => value !== undefined) ? (values) : undefined;
 };
 
 export const CARDS: Slot = {
@@ -115,6 +151,7 @@ export const CARDS: Slot = {
   part: listOf(CARD_PART, 1, LARGEST_PACK),
   say: (value) => (value as readonly string[]).map(sayCard).join(', '),
   read: (text) => readEach(piecesOf(text), readCard),
+  each: CARD_SLOT,
 };
 
 const PLACE_PART = whole(1, FARTHEST);
@@ -134,6 +171,7 @@ export const PLACE_LIST: Slot = {
   part: PLACES_PART,
   say: (value) => (value as readonly number[]).join(', '),
   read: readPlaces,
+  each: PLACE,
 };
 
 export const PLACES: Slot = {
@@ -142,7 +180,9 @@ export const PLACES: Slot = {
     Array.isArray(value)
       ? PLACES_PART(value, fields)
       : (SPAN_PART(value, fields) ??
-        (spanProblem(value as Span) === undefined ? undefined : shouldBe(value, 'from a place to a later one'))),
+        (spanProblem(value as Span) === undefined
+          ? undefined
+          : shouldBe(value, 'from a place to a later one'))),
   say: (value) => {
     const places = value as Places;
     if (Array.isArray(places)) return (places as readonly number[]).join(', ');
@@ -167,28 +207,45 @@ const CLASS_PART = shape({
 
 const showLetter = (letter: SuitLetter): string => showSuit(suitOfLetter(letter) as Suit);
 
+const inWords = (parts: readonly string[]): string =>
+  parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} or ${parts[parts.length - 1]}`;
+
+/** More of a rank than one: `aces`, `7s`. */
+const ranksOf = (rank: number): string =>
+  rank > 1 && rank < 11 ? `${showRank(rank as Rank)}s` : `${speakRank(rank as Rank)}s`;
+
 const sayClass = ({ cards, suits, ranks, colour }: CardClass): string => {
-  const parts = [
-    colour,
-    suits?.map((letter) => speakSuit(suitOfLetter(letter) as Suit)).join(' or '),
-    ranks?.map((rank) => `${showRank(rank as Rank)}`).join(' or '),
-    cards?.map(sayCard).join(', '),
-  ].filter((each) => each !== undefined);
-  return parts.length === 0 ? 'any cards' : parts.join(', ');
+  const named = suits && inWords(suits.map((letter) => speakSuit(suitOfLetter(letter) as Suit)));
+  const which = [
+    colour ?? [],
+    ranks ? inWords(ranks.map(ranksOf)) : [],
+    named === undefined ? [] : ranks ? `of ${named}` : named,
+    cards ? cards.map(sayCard).join(', ') : [],
+  ].flat();
+  if (which.length === 0) return 'any cards';
+  return colour && which.length === 1 ? `${colour} cards` : which.join(' ');
 };
 
 const suitByWord = (word: string): SuitLetter | undefined => {
-  const index = [0, 1, 2, 3].find((suit) => [speakSuit(suit as Suit), speakSuit(suit as Suit).slice(0, -1)].includes(word));
+  const index = [0, 1, 2, 3].find((suit) =>
+    [speakSuit(suit as Suit), speakSuit(suit as Suit).slice(0, -1)].includes(word),
+  );
   const suit = index ?? parseSuit(word);
   return suit === undefined ? undefined : SUIT_LETTERS[suit];
+};
+
+const rankByWord = (word: string): number | undefined => {
+  const one = word.toLowerCase().replace(/(?<=.)s$/, '');
+  return RANKS.find((rank) => speakRank(rank) === one || `${speakRank(rank)}e` === one) ?? parseRank(one);
 };
 
 /** One word of a class more. */
 const withWord = (known: CardClass, word: string): CardClass | undefined => {
   if (word === 'red' || word === 'black') return known.colour ? undefined : { ...known, colour: word };
-  const card = readCard(word);
+  // `7s` are sevens, `7S` is a card.
+  const card = /^(10|[2-9])s$/.test(word) ? undefined : readCard(word);
   if (card !== undefined) return { ...known, cards: [...(known.cards ?? []), card] };
-  const rank = parseRank(word.length > 2 ? word.replace(/s$/, '') : word);
+  const rank = rankByWord(word);
   if (rank !== undefined && !known.ranks?.includes(rank))
     return { ...known, ranks: [...(known.ranks ?? []), rank] };
   const suit = suitByWord(word);
@@ -232,12 +289,15 @@ export const CUTS: Slot = {
     if (Array.isArray(value)) return eachOnce(listOf(CUT, 1, LARGEST_PACK))(value, fields);
     const problem = shape({ from: CUT, to: CUT })(value, fields);
     if (problem) return problem;
-    return spanProblem(value as Span) === undefined ? undefined : shouldBe(value, 'from a cut to a larger one');
+    return spanProblem(value as Span) === undefined
+      ? undefined
+      : shouldBe(value, 'from a cut to a larger one');
   },
   say: (value) => {
     const cuts = value as Cuts;
     if (cuts === 'every') return 'every cut';
-    if (Array.isArray(cuts)) return `cut ${(cuts as readonly number[]).join(', ')}`;
+    if (Array.isArray(cuts))
+      return `${cuts.length === 1 ? 'cut' : 'cuts'} ${(cuts as readonly number[]).join(', ')}`;
     const { from, to } = cuts as { readonly from: number; readonly to: number };
     return `every cut from ${from} to ${to}`;
   },
@@ -259,24 +319,6 @@ const MOVE_PART: Part = (value, fields) =>
   MOVE(value, fields) ??
   (KEEPS(value) ? undefined : shouldBe((value as Move).kind, 'a move that keeps all cards, without chance'));
 
-/** A move as one writes it: `out`, `cut 12`. */
-const writeMove = (move: Move): string => {
-  switch (move.kind) {
-    case 'weave':
-      return move.top === undefined ? move.weave : `${move.weave} ${move.top}`;
-    case 'unweave':
-      return `unweave ${move.weave}${move.top === undefined ? '' : ` ${move.top}`}`;
-    case 'weave packet':
-    case 'unweave packet':
-      return `${move.kind === 'weave packet' ? 'weave' : 'unweave'} ${move.count} ${move.weave}`;
-    case 'cut':
-    case 'deal':
-      return `${move.kind} ${move.count}`;
-    default:
-      return MOVE_RULES[move.kind].describe(move as never).replace(/\.$/, '');
-  }
-};
-
 export const MOVES: Slot = {
   kind: 'moves',
   part: listOf(MOVE_PART, 1, 1000),
@@ -287,7 +329,8 @@ export const MOVES: Slot = {
 export const LETTERS: Slot = {
   kind: 'other',
   part: (value, fields) => {
-    if (typeof value !== 'object' || value === null || Array.isArray(value)) return shouldBe(value, 'letters by card');
+    if (typeof value !== 'object' || value === null || Array.isArray(value))
+      return shouldBe(value, 'letters by card');
     const names = Object.keys(value);
     const bad = names.find((name) => cardNamed(name) === undefined);
     if (bad !== undefined) return CARD_PART(bad, fields);

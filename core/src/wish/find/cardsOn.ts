@@ -7,7 +7,10 @@ import { Faces } from './faces';
  *
  * @returns the cards by place, for faces by place.
  */
-export const cardsOn = ({ looks }: Faces, pack: readonly Card[]): ((at: ArrayLike<number>) => readonly Card[]) => {
+export const cardsOn = (
+  { looks }: Faces,
+  pack: readonly Card[],
+): ((at: ArrayLike<number>) => readonly Card[]) => {
   const byFace = looks.map((look) => pack.filter((card) => lookOf(card) === look).sort((a, b) => a - b));
   return (at) => {
     const used = new Array<number>(looks.length).fill(0);

@@ -12,11 +12,15 @@ export interface Conflict {
 /** Looks for a laying in which these wishes hold. */
 export type Seek<Progress> = (wishes: readonly number[]) => Generator<Progress, Answer, undefined>;
 
-const less = (wishes: readonly number[], wish: number): readonly number[] => wishes.filter((each) => each !== wish);
+const less = (wishes: readonly number[], wish: number): readonly number[] =>
+  wishes.filter((each) => each !== wish);
 
 /** Whether it is seen at once, without a search, that some wishes cannot live together. */
 export const isCounted = (list: Compiled, wishes: readonly number[]): boolean =>
-  narrowed(list.faces, termsOf(list, wishes).filter(({ dear }) => !dear)) === undefined;
+  narrowed(
+    list.faces,
+    termsOf(list, wishes).filter(({ dear }) => !dear),
+  ) === undefined;
 
 /** A wish alone, or two, that are seen at once not to live together; undefined where there are none. */
 export const countedAtOnce = (list: Compiled, wishes: readonly number[]): readonly number[] | undefined => {

@@ -50,7 +50,8 @@ export class DepthFirst {
       const choice = this.choose();
       if (choice === undefined) {
         const laying = layingOf(network.domains);
-        if (laying && network.terms.every((term) => this.holds(term.broken(laying), term.cost))) return laying;
+        if (laying && network.terms.every((term) => this.holds(term.broken(laying), term.cost)))
+          return laying;
         if (!this.back()) return 'none';
         continue;
       }

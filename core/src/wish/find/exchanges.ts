@@ -8,7 +8,11 @@ const TABU = 6;
 const STALE = 400;
 
 /** By place or face: the terms that look there. */
-const lookingAt = (count: number, terms: readonly Term[], of: (term: Term) => readonly number[]): readonly Int32Array[] => {
+const lookingAt = (
+  count: number,
+  terms: readonly Term[],
+  of: (term: Term) => readonly number[],
+): readonly Int32Array[] => {
   const rows: number[][] = Array.from({ length: count }, () => []);
   terms.forEach((term, index) => {
     for (const at of of(term)) rows[at].push(index);

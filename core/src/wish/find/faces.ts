@@ -31,4 +31,9 @@ export const facesWhere = ({ looks }: Faces, holds: (look: Look) => boolean): Bi
   bitsOf(looks.flatMap((look, face) => (holds(look) ? [face] : [])));
 
 /** By face: a number. */
-export const byFace = ({ looks }: Faces, of: (look: Look) => number): Int16Array => Int16Array.from(looks, of);
+export const byFace = ({ looks }: Faces, of: (look: Look) => number): Int16Array =>
+  Int16Array.from(looks, of);
+
+/** How many cards there are whose look something holds of. */
+export const countOfFaces = ({ looks, copies }: Faces, holds: (look: Look) => boolean): number =>
+  looks.reduce((sum, look, face) => sum + (holds(look) ? copies[face] : 0), 0);

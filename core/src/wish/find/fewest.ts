@@ -20,11 +20,17 @@ export function* fewestChanges(
   at: Uint8Array,
   rng: Rng,
   budget: number,
-): Generator<{ readonly steps: number; readonly at: Uint8Array }, Fewest & { readonly steps: number }, undefined> {
+): Generator<
+  { readonly steps: number; readonly at: Uint8Array },
+  Fewest & { readonly steps: number },
+  undefined
+> {
   let best = at;
   let steps = 0;
   const terms = termsOf(list, wishes);
-  const ask = function* (most: number): Generator<{ readonly steps: number; readonly at: Uint8Array }, Answer, undefined> {
+  const ask = function* (
+    most: number,
+  ): Generator<{ readonly steps: number; readonly at: Uint8Array }, Answer, undefined> {
     const search = solve(
       { faces: list.faces, terms: [nearStart(list, most), ...terms], rng, wanted: list.start },
       budget,

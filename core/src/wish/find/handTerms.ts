@@ -1,7 +1,7 @@
 import { rankAt, valueAt } from '../look';
 import { Hand } from '../wish';
 import { Bits, hasBit } from './bits';
-import { Faces, facesWhere } from './faces';
+import { countOfFaces, Faces, facesWhere } from './faces';
 import { count } from './terms/count';
 import { layout, Layout, oneOfLayouts } from './terms/layouts';
 import { pair, relationTable } from './terms/pair';
@@ -37,19 +37,23 @@ const ways = (places: readonly number[], sets: readonly Bits[], key: string): Te
     : oneOfLayouts(
         sets.map((bits) => everywhere(places, bits)),
         name,
-        ({ at }) => Math.min(...sets.map((bits) => places.filter((place) => !hasBit(bits, at[place])).length)),
+        ({ at }) =>
+          Math.min(...sets.map((bits) => places.filter((place) => !hasBit(bits, at[place])).length)),
       );
 };
 
 /** So many of ranks, in each way in which ranks can be chosen for it. */
 const ofKinds = (faces: Faces, places: readonly number[], needs: readonly number[]): Term => {
   const byRank = RANKS.map((rank) => facesWhere(faces, (look) => rankAt(look) === rank));
-  const held = (rank: number): number =>
-    faces.looks.reduce((sum, look, face) => sum + (rankAt(look) === rank ? faces.copies[face] : 0), 0);
+  const held = (rank: number): number => countOfFaces(faces, (look) => rankAt(look) === rank);
   const enough = (need: number): readonly number[] => RANKS.filter((rank) => held(rank) >= need);
   const so = (rank: number, need: number): Term =>
-    count(places.map((place) => [place, byRank[rank - 1]]), need, places.length);
-  const [first, second] = needs;
+    count(
+      places.map((place) => [place, byRank[rank - 1]]),
+      need,
+      places.length,
+    );
+  const [first, second] = [needs[0], needs.at(1)];
   const groups =
     second === undefined
       ? enough(first).map((rank) => [so(rank, first)])
@@ -79,7 +83,9 @@ export const handTerms = (faces: Faces, places: readonly number[], is: Hand): re
   const suits = allOf(faces, 'suit', [0, 1, 2, 3]);
   if (is === 'flush') return [ways(places, suits, 'flush')];
   if (is === 'one colour') return [ways(places, allOf(faces, 'colour', [0, 1]), 'one colour')];
-  const rows = rowsOfRanks(places.length).map((ranks) => facesWhere(faces, (look) => ranks.includes(rankAt(look))));
+  const rows = rowsOfRanks(places.length).map((ranks) =>
+    facesWhere(faces, (look) => ranks.includes(rankAt(look))),
+  );
   const sets =
     is === 'straight'
       ? rows

@@ -11,7 +11,10 @@ export function* lightestFirst(weights: readonly number[]): Generator<readonly n
   const weigh = (set: readonly number[]): number => set.reduce((sum, at) => sum + weights[byWeight[at]], 0);
   const open: { readonly set: readonly number[]; readonly weight: number }[] = [{ set: [], weight: 0 }];
   for (let told = 0; told < MOST; told++) {
-    const next = open.reduce<number>((best, { weight }, at) => (best < 0 || weight < open[best].weight ? at : best), -1);
+    const next = open.reduce<number>(
+      (best, { weight }, at) => (best < 0 || weight < open[best].weight ? at : best),
+      -1,
+    );
     if (next < 0) return;
     const [{ set }] = open.splice(next, 1);
     yield set.map((at) => byWeight[at]);

@@ -27,8 +27,7 @@ export const compileList = (list: WishList): Compiled => {
   const cards = laidOf(list.pack);
   const faces = facesOf(cards);
   const start =
-    list.start &&
-    Int16Array.from(list.start, (card) => (card === null ? -1 : faces.byLook[lookNamed(card)]));
+    list.start && Int16Array.from(list.start, (card) => (card === null ? -1 : faces.byLook[lookNamed(card)]));
   return {
     cards,
     faces,
@@ -45,9 +44,7 @@ export const termsOf = ({ terms }: Compiled, wishes: Iterable<number>): readonly
 
 /** At most so many places look different from the start. */
 export const nearStart = ({ start }: Compiled, most: number): Term => {
-  const told = [...(start ?? [])].flatMap((face, place) =>
-    face < 0 ? [] : [[place, bit(face)] as const],
-  );
+  const told = [...(start ?? [])].flatMap((face, place) => (face < 0 ? [] : [[place, bit(face)] as const]));
   return count(told, told.length - most, told.length);
 };
 

@@ -46,8 +46,7 @@ export class Network {
       if (term.narrow) this.wake(index);
     });
     const { domains } = this;
-    for (let face = 0; face < domains.count; face++)
-      if (!domains.enough(face)) return this.fail(undefined);
+    for (let face = 0; face < domains.count; face++) if (!domains.enough(face)) return this.fail(undefined);
     return this.narrow();
   }
 

@@ -19,7 +19,9 @@ export const onPlaces = (
   make: (places: readonly number[]) => Term,
 ): Term => {
   const places = placesAt(site, indices);
-  return places ? make(places) : never(`The pack has ${site.view.length} cards, and place ${Math.max(...indices) + 1} is asked for.`);
+  return places
+    ? make(places)
+    : never(`The pack has ${site.view.length} cards, and place ${Math.max(...indices) + 1} is asked for.`);
 };
 
 /** Every row of so many neighbouring indices, going round or inside a span. */

@@ -126,4 +126,3 @@ export function* solve(sought: Sought, budget: number): Generator<SolveProgress,
   }
   return { end: 'open', at: exchanges.best, steps: steps() };
 }
-

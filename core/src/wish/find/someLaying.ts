@@ -7,7 +7,11 @@ import { Domains } from './domains';
  * @param wanted by place the face that it takes where it can; -1 for any.
  * @returns undefined where the cards cannot all be laid.
  */
-export const someLaying = (domains: Domains, rng: Rng, wanted?: ArrayLike<number>): Uint8Array | undefined => {
+export const someLaying = (
+  domains: Domains,
+  rng: Rng,
+  wanted?: ArrayLike<number>,
+): Uint8Array | undefined => {
   const { size, count, faces } = domains;
   const at = new Int16Array(size).fill(-1);
   const used = new Uint8Array(count);
@@ -18,7 +22,10 @@ export const someLaying = (domains: Domains, rng: Rng, wanted?: ArrayLike<number
     at[place] = face;
     used[face]++;
   }
-  const order = shuffled(Array.from({ length: count }, (_, face) => face), rng);
+  const order = shuffled(
+    Array.from({ length: count }, (_, face) => face),
+    rng,
+  );
   const seen = new Uint8Array(count);
   const augment = (place: number): boolean => {
     for (const face of order) {

@@ -42,7 +42,11 @@ export function* walkDear(
   let now = judge(exchanges);
   let best = { at: exchanges.at.slice(), broken: now };
   let stale = 0;
-  const told = (): WalkProgress => ({ steps: Math.ceil(steps + exchanges.steps), at: best.at, done: best.broken === 0 });
+  const told = (): WalkProgress => ({
+    steps: Math.ceil(steps + exchanges.steps),
+    at: best.at,
+    done: best.broken === 0,
+  });
   while (best.broken > 0 && steps + exchanges.steps < budget) {
     const undo = exchanges.keepingExchange(rng);
     if (!undo) {

@@ -31,4 +31,3 @@ export const whyNone = (list: Compiled, wishes: readonly number[]): string | und
   }
   return undefined;
 };
-

@@ -36,7 +36,8 @@ export const AT_CUTS: WishKind<'at cuts'> = {
       const bad = cases.filter(({ ok }) => !ok);
       return {
         ok: bad.length === 0,
-        says: bad.length > 0 ? bad[0].says : cases.length === 1 ? cases[0].says : countOf(cases.length, 'case'),
+        says:
+          bad.length > 0 ? bad[0].says : cases.length === 1 ? cases[0].says : countOf(cases.length, 'case'),
         places: bad.length > 0 ? bad[0].places : cases.length === 1 ? cases[0].places : [],
         cut: count,
       };
@@ -51,7 +52,11 @@ export const AT_CUTS: WishKind<'at cuts'> = {
       for (let count = from; count <= to; count++) all.push(count);
     }
     return all.flatMap((count) =>
-      inside(wish, { ...site, view: site.view.map((_, index) => site.view[(index + count) % size]), cut: count }),
+      inside(wish, {
+        ...site,
+        view: site.view.map((_, index) => site.view[(index + count) % size]),
+        cut: count,
+      }),
     );
   },
 };

@@ -51,7 +51,8 @@ export const BEFORE: WishKind<'before'> = {
     return [
       {
         ok: found !== undefined,
-        says: seen.length === 0 ? 'not both are there' : `${showAt(laid, seen)}: ${far(seen)}`.replace('-', '−'),
+        says:
+          seen.length === 0 ? 'not both are there' : `${showAt(laid, seen)}: ${far(seen)}`.replace('-', '−'),
         places: seen.map((index) => index + 1),
       },
     ];
@@ -59,7 +60,8 @@ export const BEFORE: WishKind<'before'> = {
   terms: ({ card, other, exactly, least = 1, most = LARGEST_PACK, round }, { faces, view }) => {
     const [low, high] = exactly === undefined ? [least, most] : [exactly, exactly];
     const [a, b] = [card, other].map((name) => faces.byLook[lookNamed(name)]);
-    if (a < 0 || b < 0 || (a === b && faces.copies[a] === 1)) return [never('Not both cards are in the pack.')];
+    if (a < 0 || b < 0 || (a === b && faces.copies[a] === 1))
+      return [never('Not both cards are in the pack.')];
     const table = new Array<{ readonly lo: number; readonly hi: number }>(view.length);
     view.forEach((place, index) => {
       table[place] = bitsOf(

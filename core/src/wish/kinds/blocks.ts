@@ -1,7 +1,7 @@
 import { mod } from '../../deck/mod';
 import { lookIn, showAt } from '../cases';
 import { firstBits, without } from '../find/bits';
-import { facesWhere } from '../find/faces';
+import { countOfFaces, facesWhere } from '../find/faces';
 import { layout, oneOfLayouts } from '../find/terms/layouts';
 import { Site, Term } from '../find/term';
 import { WishKind } from '../kind';
@@ -29,14 +29,16 @@ export const BLOCKS: WishKind<'blocks'> = {
       return [
         {
           ok: begins.length <= 1,
-          says: begins.length <= 1 ? `together from ${(begins.at(0) ?? 0) + 1}` : `${showAt(laid, begins)} begin blocks of their own`,
+          says:
+            begins.length <= 1
+              ? `together from ${(begins.at(0) ?? 0) + 1}`
+              : `${showAt(laid, begins)} begin blocks of their own`,
           places: begins.map((index) => index + 1),
         },
       ];
     });
   },
-  terms: ({ by, round }, site) =>
-    VALUES[by].flatMap((value) => blockOf(site, by, value, round === true)),
+  terms: ({ by, round }, site) => VALUES[by].flatMap((value) => blockOf(site, by, value, round === true)),
 };
 
 /** One block by the place where it begins. */
@@ -44,7 +46,7 @@ const blockOf = ({ faces, view }: Site, by: Trait, value: number, round: boolean
   const meant = facesWhere(faces, (look) => valueAt(by, look) === value);
   const others = without(firstBits(faces.looks.length), meant);
   const size = view.length;
-  const cards = faces.looks.reduce((sum, look, face) => sum + (valueAt(by, look) === value ? faces.copies[face] : 0), 0);
+  const cards = countOfFaces(faces, (look) => valueAt(by, look) === value);
   if (cards === 0) return [];
   const starts = Array.from({ length: round ? size : size - cards + 1 }, (_, start) => start);
   const ways = starts.map((start) =>

@@ -34,7 +34,7 @@ const isFull = (cards: readonly Card[]): boolean =>
 /** Some givens make a rule give this very order. */
 export const BY_RULE: WishKind<'by rule'> = {
   begins: 'by a rule',
-  says: () => 'It goes by a rule for the head: {rule}',
+  says: () => 'It is made by a rule: {rule}',
   fields: { rule: choice('rotating', 'rank row', 'mirrored halves', 'palindrome') },
   begin: { kind: 'by rule', rule: 'rank row' },
   cases: (laid, { rule }) => {
@@ -81,4 +81,3 @@ const stepsOnce = ({ faces, view }: Site): Term =>
     }),
     1,
   );
-

@@ -20,7 +20,10 @@ export const CARD_MADE_OF_TWO: WishKind<'card made of two'> = {
   cases: (laid, { rankFrom, suitFrom, at, is }) => {
     const [ranked, suited] = [lookIn(laid, rankFrom - 1), lookIn(laid, suitFrom - 1)];
     const wanted = at === undefined ? lookNamed(is ?? '') : lookIn(laid, at - 1);
-    const [rank, suit] = [ranked === undefined ? 0 : rankAt(ranked), suited === undefined ? -1 : suitAt(suited)];
+    const [rank, suit] = [
+      ranked === undefined ? 0 : rankAt(ranked),
+      suited === undefined ? -1 : suitAt(suited),
+    ];
     const made = rank > 0 && suit >= 0 ? suit * 13 + rank - 1 : undefined;
     return [
       {

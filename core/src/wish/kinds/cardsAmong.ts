@@ -1,6 +1,6 @@
 import { isOf } from '../cardClass';
 import { indicesOf, lookIn, showAt } from '../cases';
-import { facesWhere } from '../find/faces';
+import { countOfFaces, facesWhere } from '../find/faces';
 import { indicesIn } from '../find/sites';
 import { count, Counted } from '../find/terms/count';
 import { WishKind, wrong } from '../kind';
@@ -12,14 +12,16 @@ const COUNT = maybe(number(0, LARGEST_PACK));
 /** So many cards of a class lie at these places; places that the pack does not have are passed over. */
 export const CARDS_AMONG: WishKind<'cards among'> = {
   begins: 'cards among places',
-  says: ({ least, most }) => {
-    if (least !== undefined && least === most) return 'Just {least} of {of} at places {places}';
-    return '[At least {least}][ At most {most}] of {of} at places {places}';
-  },
+  says: ({ least, most }) =>
+    least !== undefined && most !== undefined
+      ? 'At least {least} and at most {most} of {of} at places {places}'
+      : '[At least {least}][At most {most}] of {of} at places {places}',
   fields: { of: CLASS, places: PLACES, least: COUNT, most: COUNT },
   begin: { kind: 'cards among', of: { ranks: [1] }, places: { from: 1, to: 10 }, least: 4 },
   whyNot: ({ least = 0, most = LARGEST_PACK }) =>
-    least <= most ? undefined : wrong(`At least ${least} are more than at most ${most}.`, 'Change one of them.'),
+    least <= most
+      ? undefined
+      : wrong(`At least ${least} are more than at most ${most}.`, 'Change one of them.'),
   cases: (laid, { of, places, least = 0, most = laid.length }) => {
     const there = indicesOf(places, laid.length).filter((index) => index < laid.length);
     const found = there.filter((index) => isOf(of, lookIn(laid, index) ?? -1));
@@ -36,7 +38,7 @@ export const CARDS_AMONG: WishKind<'cards among'> = {
     const meant = facesWhere(faces, (look) => isOf(of, look));
     const there = indicesIn(site, places).flatMap((index) => view.at(index) ?? []);
     const entry = (place: number): Counted => [place, meant];
-    const all = faces.looks.reduce((sum, look, face) => sum + (isOf(of, look) ? faces.copies[face] : 0), 0);
+    const all = countOfFaces(faces, (look) => isOf(of, look));
     const others = view.filter((place) => !there.includes(place));
     return [
       count(there.map(entry), least, most),

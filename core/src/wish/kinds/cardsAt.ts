@@ -7,7 +7,7 @@ import { CARDS, PLACE_LIST } from '../slots';
 /** Each card lies at its place. */
 export const CARDS_AT: WishKind<'cards at'> = {
   begins: 'cards lie at',
-  says: () => '{cards} at {places}',
+  says: ({ cards }) => cards.map((_, index) => `{cards.${index}} at {places.${index}}`).join(', '),
   fields: { cards: CARDS, places: PLACE_LIST },
   begin: { kind: 'cards at', cards: ['AS'], places: [1] },
   whyNot: ({ cards, places }) =>

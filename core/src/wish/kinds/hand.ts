@@ -24,7 +24,9 @@ const inRow = (looks: readonly Look[]): boolean => {
 /** How many of each rank there are, the most first. */
 const alike = (looks: readonly Look[]): readonly number[] => {
   const ranks = looks.map(rankAt).filter((rank) => rank > 0);
-  return [...new Set(ranks)].map((rank) => ranks.filter((each) => each === rank).length).sort((a, b) => b - a);
+  return [...new Set(ranks)]
+    .map((rank) => ranks.filter((each) => each === rank).length)
+    .sort((a, b) => b - a);
 };
 
 const atLeast = (looks: readonly Look[], first: number, second = 0): boolean => {
@@ -51,7 +53,7 @@ const dealtTo = (players: number, cards: number, player: number): readonly numbe
 /** What one player is dealt makes a hand. */
 export const HAND_DEALT: WishKind<'hand'> = {
   begins: 'a hand dealt',
-  says: () => 'Dealt {cards} cards each to {players}, player {player} has {is}',
+  says: () => 'Dealt {cards} cards each to {players}, number {player} has {is}',
   fields: {
     players: number(1, LARGEST_PACK),
     cards: number(1, LARGEST_PACK),
@@ -60,7 +62,9 @@ export const HAND_DEALT: WishKind<'hand'> = {
   },
   begin: { kind: 'hand', players: 4, cards: 5, player: 4, is: 'flush' },
   whyNot: ({ players, player }) =>
-    player > players ? wrong(`There are ${players} players, and it says player ${player}.`, 'Name one of them.') : undefined,
+    player > players
+      ? wrong(`There are ${players} players, and it says player ${player}.`, 'Name one of them.')
+      : undefined,
   cases: (laid, { players, cards, player, is }) => [caseAt(laid, dealtTo(players, cards, player), IS[is])],
   terms: ({ players, cards, player, is }, site) => {
     const indices = Array.from({ length: cards }, (_, round) => player - 1 + round * players);

@@ -89,7 +89,9 @@ const inSequence = (a: number, b: number): boolean => {
 const noLonger = (site: Site, by: 'colour' | 'suit', most: number): readonly Term[] => {
   if (most < 1) return [never('Even one card of a colour in a row is odder than that.')];
   const values = VALUES[by].map((value) => facesWhere(site.faces, (look) => valueAt(by, look) === value));
-  return rows(site, {}, most + 1).map((row) => onPlaces(site, row, (places) => notAllAlike(places, values, by)));
+  return rows(site, {}, most + 1).map((row) =>
+    onPlaces(site, row, (places) => notAllAlike(places, values, by)),
+  );
 };
 
 const noMore = (site: Site, table: Parameters<typeof fewPairs>[1], most: number): readonly Term[] => {

@@ -1,5 +1,6 @@
 import { LARGEST_PACK } from '../../deck/card';
 import { mod } from '../../deck/mod';
+import { randomInt } from '../../deck/rng';
 import { lookIn, showAt } from '../cases';
 import { Bits, bitsOf } from '../find/bits';
 import { Faces } from '../find/faces';
@@ -40,7 +41,9 @@ export const MATES_APART: WishKind<'mates apart'> = {
     const { faces, view } = site;
     const near = nearOf(view.length, distance, round === true);
     const mates = faces.looks.map((look) => (mateAt(look) < 0 ? -1 : faces.byLook[mateAt(look)]));
-    const isSimple = faces.copies.every((copies, face) => mates[face] < 0 || (copies === 1 && faces.copies[mates[face]] === 1));
+    const isSimple = faces.copies.every(
+      (copies, face) => mates[face] < 0 || (copies === 1 && faces.copies[mates[face]] === 1),
+    );
     if (!isSimple) return [eachHasMate(site, near, mates)];
     const table = new Array<Bits>(view.length);
     view.forEach((place, index) => (table[place] = bitsOf(near[index].map((each) => view[each]))));
@@ -56,11 +59,14 @@ export const MATES_APART: WishKind<'mates apart'> = {
 const nearOf = (size: number, distance: number, round: boolean): readonly (readonly number[])[] =>
   Array.from({ length: size }, (_, index) => {
     const both = [index - distance, index + distance];
-    const there = round ? both.map((each) => mod(each, size)) : both.filter((each) => each >= 0 && each < size);
+    const there = round
+      ? both.map((each) => mod(each, size))
+      : both.filter((each) => each >= 0 && each < size);
     return [...new Set(there)].filter((each) => each !== index);
   });
 
-const allPaired = ({ looks }: Faces, mates: readonly number[]): boolean => looks.every((_, face) => mates[face] >= 0);
+const allPaired = ({ looks }: Faces, mates: readonly number[]): boolean =>
+  looks.every((_, face) => mates[face] >= 0);
 
 /**
  * Where every card has its mate, places so far apart are paired off from the ends of their chains; what is left goes in
@@ -85,16 +91,43 @@ const forcedPairs = ({ view, faces }: Site, near: readonly (readonly number[])[]
       ring.push(at);
       open.delete(at);
     }
-    if (ring.length % 2 === 1) return [never(`Going on so far each time leads through ${ring.length} places and back, an odd number: mates cannot be paired off there.`)];
+    if (ring.length % 2 === 1)
+      return [
+        never(
+          `Going on so far each time leads through ${ring.length} places and back, an odd number: mates cannot be paired off there.`,
+        ),
+      ];
   }
   return terms;
 };
 
 /** Where cards come twice: every one is looked at. */
-const eachHasMate = ({ faces, view }: Site, near: readonly (readonly number[])[], mates: readonly number[]): Term =>
-  whole(faces, `mates ${near.map((row) => row.map((each) => view[each]).join(' ')).join(',')} ${view.join(' ')}`, ({ at }) =>
-    view.reduce((sum, place, index) => {
-      const mate = mates[at[place]];
-      return sum + Number(mate >= 0 && !near[index].some((each) => at[view[each]] === mate));
-    }, 0),
-  );
+const eachHasMate = (
+  { faces, view }: Site,
+  near: readonly (readonly number[])[],
+  mates: readonly number[],
+): Term => {
+  const isBroken = (at: Uint8Array, index: number): boolean => {
+    const mate = mates[at[view[index]]];
+    return mate >= 0 && !near[index].some((each) => at[view[each]] === mate);
+  };
+  const key = `mates ${near.map((row) => row.map((each) => view[each]).join(' ')).join(',')} ${view.join(' ')}`;
+  return {
+    ...whole(faces, key, ({ at }) => view.reduce((sum, _, index) => sum + Number(isBroken(at, index)), 0)),
+    suspect: ({ at }, rng) => {
+      const broken = [...view.keys()].filter((index) => isBroken(at, index));
+      return view[broken[randomInt(rng, broken.length)]];
+    },
+    // A face lies where its mate may lie near by.
+    narrow: (domains) =>
+      view.every((place, index) =>
+        mates.every(
+          (mate, face) =>
+            mate < 0 ||
+            !domains.may(place, face) ||
+            near[index].some((each) => domains.may(view[each], mate)) ||
+            domains.exclude(place, face),
+        ),
+      ),
+  };
+};

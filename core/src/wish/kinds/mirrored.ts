@@ -9,7 +9,7 @@ import { inSpan, spanFields, spanWrong } from './span';
 /** Places as far from both ends hold what is related. */
 export const MIRRORED: WishKind<'mirrored'> = {
   begins: 'mirrored',
-  says: (wish) => `As far from both ends lie {relation}${inSpan(wish)}`,
+  says: (wish) => `Cards as far from the top as from the face are {relation}${inSpan(wish)}`,
   fields: { relation: maybe(RELATION), ...spanFields },
   begin: { kind: 'mirrored', relation: 'mates' },
   whyNot: spanWrong,

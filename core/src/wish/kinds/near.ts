@@ -34,7 +34,10 @@ export const NEAR: WishKind<'near'> = {
   whyNot: ({ order }, size) =>
     order.length === size
       ? undefined
-      : wrong(`The order has ${countOf(order.length, 'place')}, the pack ${countOf(size, 'card')}.`, 'Write one for each card.'),
+      : wrong(
+          `The order has ${countOf(order.length, 'place')}, the pack ${countOf(size, 'card')}.`,
+          'Write one for each card.',
+        ),
   cases: (laid, { order, most }) => {
     const other = order.flatMap((card, index) =>
       card !== null && lookIn(laid, index) !== lookNamed(card) ? [index + 1] : [],
@@ -43,7 +46,9 @@ export const NEAR: WishKind<'near'> = {
   },
   terms: ({ order, most }, site) => {
     const told = order.flatMap((card, index) =>
-      card === null || index >= site.view.length ? [] : [[site.view[index], faceBits(site, lookNamed(card))] as const],
+      card === null || index >= site.view.length
+        ? []
+        : [[site.view[index], faceBits(site, lookNamed(card))] as const],
     );
     return told.length === 0 ? [] : [count(told, told.length - most, told.length)];
   },

@@ -3,11 +3,14 @@ import { mod } from '../../deck/mod';
 import { caseAt } from '../cases';
 import { onPlaces } from '../find/sites';
 import { pair, relationTable } from '../find/terms/pair';
-import { one } from '../find/terms/single';
-import { facesWhere } from '../find/faces';
+import { never, one } from '../find/terms/single';
+import { countOfFaces, facesWhere } from '../find/faces';
+import { Site, Term } from '../find/term';
 import { WishKind } from '../kind';
-import { related } from '../look';
+import { related, Relation, valueAt } from '../look';
+import { Trait } from '../wish';
 import { maybe, number, RELATION } from '../slots';
+import { VALUES } from './runs';
 import { inSpan, roundFields, spanWrong } from './span';
 
 /** What lies so many places apart is related. */
@@ -36,10 +39,44 @@ export const NEIGHBOURS: WishKind<'neighbours'> = {
     else
       for (let index = from - 1; index + distance < (to ?? size); index++)
         pairs.push([index, index + distance]);
+    const many =
+      relation.startsWith('other') && !to && from === 1
+        ? tooMany(relation, distance, round === true, site)
+        : undefined;
+    if (many) return [many];
     return pairs.map((each) =>
       onPlaces(site, each, ([a, b]) =>
-        a === b ? one(a, facesWhere(site.faces, (look) => related(relation, look, look))) : pair(a, b, table),
+        a === b
+          ? one(
+              a,
+              facesWhere(site.faces, (look) => related(relation, look, look)),
+            )
+          : pair(a, b, table),
       ),
     );
   },
 };
+
+/** Places so far apart form rings, or chains where it does not go round; of each, a value has every other place at most. */
+const tooMany = (
+  relation: Relation,
+  distance: number,
+  round: boolean,
+  { faces, view }: Site,
+): Term | undefined => {
+  const size = view.length;
+  const by = relation.split(' ')[1] as Trait;
+  const most = Math.max(
+    ...VALUES[by].map((value) => countOfFaces(faces, (look) => valueAt(by, look) === value)),
+  );
+  const rings = round ? gcd(size, distance) : Math.min(size, distance);
+  const room = Array.from({ length: rings }, (_, ring) => {
+    const length = round ? size / rings : Math.ceil((size - ring) / distance);
+    return round ? Math.floor(length / 2) : Math.ceil(length / 2);
+  }).reduce((sum, each) => sum + each, 0);
+  return most > room
+    ? never(`${most} cards of one ${by} are too many: they can lie at ${room} places without meeting.`)
+    : undefined;
+};
+
+const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b));

@@ -4,18 +4,18 @@ import { onPlaces } from '../find/sites';
 import { pair, relationTable } from '../find/terms/pair';
 import { WishKind, wrong } from '../kind';
 import { mateAt, valueAt } from '../look';
-import { choice, number } from '../slots';
+import { choice, choiceOf, number } from '../slots';
 
 /** Each whole packet of a size from the top holds what is alike, or what is different. */
 export const PACKETS: WishKind<'packets'> = {
   begins: 'packets',
-  says: ({ by, all }) =>
+  says: ({ by }) =>
     by === 'mates'
       ? 'Every {size} cards from the top are {by}'
-      : `In every {size} cards from the top ${all === 'alike' ? 'one {by} only' : 'each {by} once'}, {all}`,
+      : 'In every {size} cards from the top, the {by} are {all}',
   fields: {
     size: number(2, LARGEST_PACK),
-    by: choice('rank', 'suit', 'colour', 'mates'),
+    by: choiceOf({ rank: 'ranks', suit: 'suits', colour: 'colours', mates: 'mates' }),
     all: choice('alike', 'different'),
   },
   begin: { kind: 'packets', size: 4, by: 'suit', all: 'different' },
@@ -44,7 +44,8 @@ export const PACKETS: WishKind<'packets'> = {
     const table = relationTable(site.faces, relation);
     const pairs: [number, number][] = [];
     for (let start = 0; start + size <= site.view.length; start += size)
-      for (let a = start; a < start + size; a++) for (let b = a + 1; b < start + size; b++) pairs.push([a, b]);
+      for (let a = start; a < start + size; a++)
+        for (let b = a + 1; b < start + size; b++) pairs.push([a, b]);
     return pairs.map((each) => onPlaces(site, each, ([a, b]) => pair(a, b, table)));
   },
 };

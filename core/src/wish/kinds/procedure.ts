@@ -50,19 +50,26 @@ export const withPacket = (procedure: Procedure, packet: string, laid: Laid): Pr
 
 const judge = ({ procedure, packet, outs }: WishOf<'procedure'>, laid: Laid) => {
   const proof = prove(withPacket(procedure, packet, laid));
-  return { cases: proof.cases, good: proof.held + (outs === true ? proof.outs : 0), complete: proof.complete };
+  return {
+    cases: proof.cases,
+    good: proof.held + (outs === true ? proof.outs : 0),
+    complete: proof.complete,
+  };
 };
 
 /** A procedure holds with the order in at least a share of its cases. */
 export const PROCEDURE_HOLDS: WishKind<'procedure'> = {
   begins: 'a procedure holds',
   says: ({ outs }) =>
-    `{procedure} holds with it as {packet} in at least {least} of 100 cases${outs ? ', outs counted' : ''}`,
+    `“{procedure}” holds with it as {packet} in at least {least} of 100 cases${outs ? ', outs counted' : ''}`,
   fields: { procedure: PROCEDURE, packet: PACKET, least: maybe(OF_100), outs: maybe(FLAG_SLOT) },
   begin: { kind: 'procedure', procedure: { name: '', steps: [] }, packet: 'pack' },
   whyNot: ({ procedure, packet }) => {
     if (hasChance(procedure))
-      return wrong('It is shuffled in the procedure, and a wish is judged without chance.', 'Choose another procedure.');
+      return wrong(
+        'It is shuffled in the procedure, and a wish is judged without chance.',
+        'Choose another procedure.',
+      );
     return Object.hasOwn(procedure.packets ?? {}, packet)
       ? undefined
       : wrong(`The procedure has no packet “${packet.slice(0, 20)}”.`, 'Name one of its packets.');
@@ -83,7 +90,13 @@ export const PROCEDURE_HOLDS: WishKind<'procedure'> = {
         key,
         ({ at }) => {
           const laid = laidOn(at);
-          const proof = prove(withPacket(wish.procedure, packet, view.map((place) => laid[place])));
+          const proof = prove(
+            withPacket(
+              wish.procedure,
+              packet,
+              view.map((place) => laid[place]),
+            ),
+          );
           if (!proof.complete || proof.cases === 0) return 3;
           const lacks = least * proof.cases - proof.held - (outs === true ? proof.outs : 0);
           return lacks <= 0 ? 0 : 0.2 + (2 * lacks) / proof.cases;
@@ -105,4 +118,3 @@ const proofCost = (procedure: Procedure): number => {
   // What is to be known is judged when every world has run: they run again.
   return PROOF + machine.steps * STEP * (machine.program.claims.length > 0 ? 2 : 1);
 };
-

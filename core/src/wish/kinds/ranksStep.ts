@@ -25,7 +25,11 @@ export const RANKS_STEP: WishKind<'ranks step'> = {
   whyNot: spanWrong,
   cases: (laid, { step, ...span }) =>
     rowsOf(span, laid.length, 2).map((row) =>
-      caseAt(laid, row, ([a, b]) => rankAt(a) > 0 && rankAt(b) > 0 && mod(rankAt(b) - rankAt(a), 13) === step),
+      caseAt(
+        laid,
+        row,
+        ([a, b]) => rankAt(a) > 0 && rankAt(b) > 0 && mod(rankAt(b) - rankAt(a), 13) === step,
+      ),
     ),
   terms: ({ step, ...span }, site) => {
     const table = stepTable(site.faces, step);

@@ -1,6 +1,7 @@
 import { LARGEST_PACK } from '../../deck/card';
 import { caseAt, rowsOf } from '../cases';
-import { facesWhere } from '../find/faces';
+import { countOfFaces, facesWhere } from '../find/faces';
+import { never } from '../find/terms/single';
 import { onPlaces, rows } from '../find/sites';
 import { notAllAlike } from '../find/terms/alike';
 import { WishKind } from '../kind';
@@ -34,6 +35,16 @@ export const RUNS: WishKind<'runs'> = {
         ),
   terms: ({ of, most, ...span }, site) => {
     if (most >= site.view.length) return [];
+    if (span.from === undefined && span.to === undefined) {
+      const many = VALUES[of].map((value) => countOfFaces(site.faces, (look) => valueAt(of, look) === value));
+      const rest = site.view.length - Math.max(...many) + (span.round ? 0 : 1);
+      if (Math.max(...many) > most * rest)
+        return [
+          never(
+            `${Math.max(...many)} cards of one ${of} are too many: the others cannot part them so often.`,
+          ),
+        ];
+    }
     const values = VALUES[of].map((value) => facesWhere(site.faces, (look) => valueAt(of, look) === value));
     return rows(site, span, most + 1).map((row) =>
       onPlaces(site, row, (places) => notAllAlike(places, values, of)),

@@ -28,7 +28,10 @@ export const SIDE_BY_SIDE: WishKind<'side by side'> = {
     return [
       {
         ok: found !== undefined,
-        says: seen.length === 0 ? 'none is there' : `${showAt(laid, seen)}, at ${seen.map((index) => index + 1).join(', ')}`,
+        says:
+          seen.length === 0
+            ? 'none is there'
+            : `${showAt(laid, seen)}, at ${seen.map((index) => index + 1).join(', ')}`,
         places: seen.map((index) => index + 1),
       },
     ];
@@ -36,7 +39,8 @@ export const SIDE_BY_SIDE: WishKind<'side by side'> = {
   terms: (wish, site) => {
     const { cards, inOrder, round } = wish;
     const faces = cards.map((card) => site.faces.byLook[lookNamed(card)]);
-    if (faces.some((face) => face < 0) || cards.length > site.view.length) return [never('Not all of these cards are in the pack.')];
+    if (faces.some((face) => face < 0) || cards.length > site.view.length)
+      return [never('Not all of these cards are in the pack.')];
     const windows = rows(site, { round }, cards.length);
     const ways = windows.map((row) => wayOf(site, row, faces, inOrder === true));
     const key = `side ${String(inOrder)} ${faces.join(' ')} | ${windows.map((row) => row.map((index) => site.view[index]).join(' ')).join(',')}`;
@@ -45,7 +49,12 @@ export const SIDE_BY_SIDE: WishKind<'side by side'> = {
 };
 
 /** One row of places with the cards in it; where every copy is asked for, none of them lies elsewhere. */
-const wayOf = ({ view, faces: pack }: Site, row: readonly number[], faces: readonly number[], inOrder: boolean): Layout => {
+const wayOf = (
+  { view, faces: pack }: Site,
+  row: readonly number[],
+  faces: readonly number[],
+  inOrder: boolean,
+): Layout => {
   const set = faces.map(bit).reduce(union);
   const all = faces.filter((face, index) => faces.indexOf(face) === index);
   const isWhole = all.every((face) => pack.copies[face] === faces.filter((each) => each === face).length);
@@ -61,7 +70,12 @@ const wayOf = ({ view, faces: pack }: Site, row: readonly number[], faces: reado
 
 /** The fewest cards that lack in a row. */
 const missing =
-  ({ view, faces: { looks } }: Site, windows: readonly (readonly number[])[], faces: readonly number[], inOrder: boolean) =>
+  (
+    { view, faces: { looks } }: Site,
+    windows: readonly (readonly number[])[],
+    faces: readonly number[],
+    inOrder: boolean,
+  ) =>
   ({ at }: Laying): number => {
     const wanted = new Uint8Array(looks.length);
     let least = faces.length;

@@ -17,7 +17,10 @@ export const SOME_OF: WishKind<'some of'> = {
   },
   whyNot: ({ wishes, least = 1 }) =>
     least > wishes.length
-      ? wrong(`There are ${wishes.length} wishes, and at least ${least} should hold.`, 'Ask for fewer, or add wishes.')
+      ? wrong(
+          `There are ${wishes.length} wishes, and at least ${least} should hold.`,
+          'Ask for fewer, or add wishes.',
+        )
       : undefined,
   cases: (laid, { wishes, least = 1 }, { judge, cut }) => {
     const each = wishes.map((wish) => judge(laid, wish, cut).filter(({ ok }) => !ok));

@@ -2,7 +2,8 @@ import { LARGEST_PACK } from '../../deck/card';
 import { mod } from '../../deck/mod';
 import { isOf } from '../cardClass';
 import { lookIn, showAt } from '../cases';
-import { facesWhere } from '../find/faces';
+import { countOfFaces, facesWhere } from '../find/faces';
+import { never } from '../find/terms/single';
 import { rows } from '../find/sites';
 import { count } from '../find/terms/count';
 import { WishKind } from '../kind';
@@ -24,7 +25,8 @@ export const SPACED: WishKind<'spaced'> = {
       const near = next.filter((each) => those.includes(each));
       return {
         ok: near.length === 0,
-        says: near.length === 0 ? showAt(laid, [index]) : `${showAt(laid, [index])}, then ${showAt(laid, near)}`,
+        says:
+          near.length === 0 ? showAt(laid, [index]) : `${showAt(laid, [index])}, then ${showAt(laid, near)}`,
         places: [index, ...near].map((each) => each + 1),
       };
     });
@@ -33,6 +35,10 @@ export const SPACED: WishKind<'spaced'> = {
     const { faces, view } = site;
     const meant = facesWhere(faces, (look) => isOf(of, look));
     const length = Math.min(least, view.length);
+    const cards = countOfFaces(faces, (look) => isOf(of, look));
+    const room = round ? cards * length : (cards - 1) * length + 1;
+    if (cards > 1 && room > view.length)
+      return [never(`${cards} cards so far apart need ${room} places, and the pack has ${view.length}.`)];
     return rows(site, { round }, length).map((row) =>
       count(
         row.map((index) => [view[index], meant]),

@@ -26,10 +26,10 @@ const lettersOf = ({ of = true, letters = {} }: WishOf<'spells'>, look: Look): n
 export const SPELLS: WishKind<'spells'> = {
   begins: 'it spells',
   says: ({ from, ends, of }) => {
-    const name = of === false ? 'its name without “of”' : 'its name';
+    const comes = `comes ${ends === 'behind' ? 'right after' : 'on'} the last letter${of === false ? ', without “of”' : ''}`;
     return from === 'itself'
-      ? `From {cards} on, going round, ${name} ends ${ends === 'behind' ? 'just before' : 'on'} {target}`
-      : `Spelt from the top, ${name} ends ${ends === 'behind' ? 'just before' : 'on'} {cards}`;
+      ? `Spelt from {cards} on, {target} ${comes}`
+      : `Spelt from the top, {cards} ${comes}`;
   },
   fields: {
     cards: CARDS,
@@ -41,7 +41,8 @@ export const SPELLS: WishKind<'spells'> = {
   },
   begin: { kind: 'spells', cards: ['QH'] },
   whyNot: ({ from = 'top', target }) => {
-    if (from === 'itself' && target === undefined) return wrong('Which card it ends on is missing.', 'Name it.');
+    if (from === 'itself' && target === undefined)
+      return wrong('Which card it ends on is missing.', 'Name it.');
     return from === 'top' && target !== undefined
       ? wrong('From the top it ends on the card itself.', 'Leave the target out.')
       : undefined;
@@ -52,15 +53,20 @@ export const SPELLS: WishKind<'spells'> = {
       const letters = lettersOf(wish, look);
       const steps = letters + (wish.ends === 'behind' ? 1 : 0);
       const all = laid.flatMap((_, index) => (lookIn(laid, index) === look ? [index] : []));
-      const ends = (index: number): number => (wish.from === 'itself' ? mod(index + steps, laid.length) : steps - 1);
+      const ends = (index: number): number =>
+        wish.from === 'itself' ? mod(index + steps, laid.length) : steps - 1;
       const isRight = (index: number): boolean =>
-        wish.from === 'itself' ? lookIn(laid, ends(index)) === lookNamed(wish.target ?? '') : index === ends(index);
+        wish.from === 'itself'
+          ? lookIn(laid, ends(index)) === lookNamed(wish.target ?? '')
+          : index === ends(index);
       const right = letters > 0 ? all.find(isRight) : undefined;
       const from = right ?? all.at(0) ?? 0;
       return {
         ok: right !== undefined,
         says: `${look < 0 ? card : showLook(look)}, ${letters}: ${showAt(laid, [ends(from)])}`,
-        places: [...new Set([from, ends(from)])].filter((index) => index < laid.length).map((index) => index + 1),
+        places: [...new Set([from, ends(from)])]
+          .filter((index) => index < laid.length)
+          .map((index) => index + 1),
       };
     }),
   terms: (wish, site) =>
@@ -82,7 +88,11 @@ const endsOn = ({ faces, view }: Site, look: Look, target: Look, steps: number):
   const far = mod(steps, view.length);
   if (far === 0 && a !== b) return never('The name leads back to the card itself.');
   // It comes back to the card itself.
-  if (far === 0) return one(view[0], facesWhere(faces, () => true));
+  if (far === 0)
+    return one(
+      view[0],
+      facesWhere(faces, () => true),
+    );
   if (a === b && faces.copies[a] === 1) return never('The card would lie at two places.');
   const table = new Array<{ readonly lo: number; readonly hi: number }>(view.length);
   view.forEach((place, index) => (table[place] = bitsOf([view[mod(index + far, view.length)]])));

@@ -14,7 +14,8 @@ import { inSpan, roundFields, spanWrong } from './span';
 /** Suits go round: in a circle that is named, or so that each four in a row are four suits. */
 export const SUITS_ROTATE: WishKind<'suits rotate'> = {
   begins: 'suits rotate',
-  says: (wish) => (wish.suits ? `Suits go round {suits}${inSpan(wish)}` : `Each four in a row are four suits${inSpan(wish)}`),
+  says: (wish) =>
+    wish.suits ? `Suits go round {suits}${inSpan(wish)}` : `Each four in a row are four suits${inSpan(wish)}`,
   fields: { suits: maybe(SUITS_IN_TURN), ...roundFields },
   begin: { kind: 'suits rotate', suits: ['C', 'D', 'H', 'S'] },
   whyNot: spanWrong,
@@ -34,9 +35,19 @@ export const SUITS_ROTATE: WishKind<'suits rotate'> = {
   terms: (wish, site) => (wish.suits ? inCircle(wish.suits, wish, site) : fourSuits(wish, site)),
 };
 
-const inCircle = (suits: readonly SuitLetter[], span: WishOf<'suits rotate'>, site: Site): readonly Term[] => {
-  const next = new Map(suits.map((suit, index) => [suitOfLetter(suit), suitOfLetter(suits[(index + 1) % 4])]));
-  const table = tableOf(site.faces, `suits ${suits.join('')}`, (a, b) => suitAt(b) >= 0 && next.get(suitAt(a)) === suitAt(b));
+const inCircle = (
+  suits: readonly SuitLetter[],
+  span: WishOf<'suits rotate'>,
+  site: Site,
+): readonly Term[] => {
+  const next = new Map(
+    suits.map((suit, index) => [suitOfLetter(suit), suitOfLetter(suits[(index + 1) % 4])]),
+  );
+  const table = tableOf(
+    site.faces,
+    `suits ${suits.join('')}`,
+    (a, b) => suitAt(b) >= 0 && next.get(suitAt(a)) === suitAt(b),
+  );
   return rows(site, span, 2).map((row) => onPlaces(site, row, ([a, b]) => pair(a, b, table)));
 };
 
@@ -50,7 +61,13 @@ const fourSuits = (span: WishOf<'suits rotate'>, site: Site): readonly Term[] =>
     if (!there) return [onPlaces(site, row, ([place]) => one(place, suited))];
     return row.flatMap((index, step) => [
       onPlaces(site, [index], ([place]) => one(place, suited)),
-      ...row.slice(step + 1).map((next) => onPlaces(site, [index, next].sort((a, b) => a - b), ([a, b]) => pair(a, b, other))),
+      ...row.slice(step + 1).map((next) =>
+        onPlaces(
+          site,
+          [index, next].sort((a, b) => a - b),
+          ([a, b]) => pair(a, b, other),
+        ),
+      ),
     ]);
   });
   const size = site.view.length;

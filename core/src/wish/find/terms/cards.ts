@@ -50,13 +50,7 @@ export const cardsSo = (faces: Faces, a: number, b: number, table: readonly Bits
     places: EVERYWHERE(faces.size),
     faces: [...new Set([a, b])],
     broken: (laying) =>
-      single
-        ? hasBit(table[laying.where[a]], laying.where[b])
-          ? 0
-          : 1
-        : some(laying)
-          ? 0
-          : 1,
+      single ? (hasBit(table[laying.where[a]], laying.where[b]) ? 0 : 1) : some(laying) ? 0 : 1,
     narrow: (domains) => {
       if (single) return narrowTo(domains, a, b, table) && narrowTo(domains, b, a, back);
       let [lo, hi] = [domains.placesLow(a), domains.placesHigh(a)];

@@ -20,7 +20,11 @@ const traitsAt = (domains: Domains, place: number): number => {
 };
 
 /** Only faces of whose rank and suit something holds may lie at a place. */
-const keepWhere = (domains: Domains, place: number, holds: (rank: number, suit: number) => boolean): boolean => {
+const keepWhere = (
+  domains: Domains,
+  place: number,
+  holds: (rank: number, suit: number) => boolean,
+): boolean => {
   let [lo, hi] = [domains.low(place), domains.high(place)];
   const { looks } = domains.faces;
   let [keepLo, keepHi] = [0, 0];
@@ -50,7 +54,9 @@ export const composed = (faces: Faces, ranked: number, suited: number, made: num
     },
     narrow: (domains) => {
       const [a, b] = [traitsAt(domains, ranked), traitsAt(domains, suited)];
-      if (!keepWhere(domains, made, (rank, suit) => ((a >>> rank) & 1) === 1 && ((b >>> (16 + suit)) & 1) === 1))
+      if (
+        !keepWhere(domains, made, (rank, suit) => ((a >>> rank) & 1) === 1 && ((b >>> (16 + suit)) & 1) === 1)
+      )
         return false;
       // By rank: the suits of the cards that may be made, and the other way about.
       let [lo, hi] = [domains.low(made), domains.high(made)];
@@ -70,4 +76,3 @@ export const composed = (faces: Faces, ranked: number, suited: number, made: num
     cost: 4,
   };
 };
-

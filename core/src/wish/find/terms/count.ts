@@ -6,7 +6,10 @@ export type Counted = readonly [place: number, faces: Bits];
 
 /** Of places, so many hold one of the faces that count there. */
 export const count = (entries: readonly Counted[], least: number, most: number): Term => ({
-  key: `count ${least} ${most} ${entries.map(([place, { lo, hi }]) => `${place},${lo},${hi}`).sort().join(' ')}`,
+  key: `count ${least} ${most} ${entries
+    .map(([place, { lo, hi }]) => `${place},${lo},${hi}`)
+    .sort()
+    .join(' ')}`,
   places: entries.map(([place]) => place),
   broken: ({ at }) => {
     let sum = 0;

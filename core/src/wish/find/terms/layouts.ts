@@ -45,7 +45,8 @@ export const oneOfLayouts = (
     places,
     broken:
       broken ??
-      ((laying) => ways.reduce((least, way) => Math.min(least, missed(laying, way)), Number.POSITIVE_INFINITY)),
+      ((laying) =>
+        ways.reduce((least, way) => Math.min(least, missed(laying, way)), Number.POSITIVE_INFINITY)),
     narrow: (domains) => {
       let alive = 0;
       told.fill(0);

@@ -12,11 +12,7 @@ export interface PairTable {
 }
 
 /** Which pairs of faces have something in common, from the first place to the second. */
-export const pairTable = (
-  faces: Faces,
-  key: string,
-  holds: (a: number, b: number) => boolean,
-): PairTable => {
+export const pairTable = (faces: Faces, key: string, holds: (a: number, b: number) => boolean): PairTable => {
   const words = (way: (one: number, other: number) => boolean): Int32Array =>
     Int32Array.from(
       faces.looks.flatMap((look) => {
@@ -30,11 +26,7 @@ export const pairTable = (
 const TABLES = new WeakMap<Faces, Map<string, PairTable>>();
 
 /** A table that is made once for a pack. */
-export const tableOf = (
-  faces: Faces,
-  key: string,
-  holds: (a: number, b: number) => boolean,
-): PairTable => {
+export const tableOf = (faces: Faces, key: string, holds: (a: number, b: number) => boolean): PairTable => {
   const tables = TABLES.get(faces) ?? new Map<string, PairTable>();
   TABLES.set(faces, tables);
   const table = tables.get(key) ?? pairTable(faces, key, holds);

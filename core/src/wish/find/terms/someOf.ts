@@ -11,10 +11,11 @@ const brokenOf = (terms: readonly Term[], laying: Laying): number => {
 const mayHold = (domains: Domains, terms: readonly Term[]): boolean => {
   const mark = domains.mark();
   let may = true;
-  for (const { narrow } of terms) if (narrow && !narrow(domains)) {
-    may = false;
-    break;
-  }
+  for (const { narrow } of terms)
+    if (narrow && !narrow(domains)) {
+      may = false;
+      break;
+    }
   domains.undo(mark);
   return may;
 };

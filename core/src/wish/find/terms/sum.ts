@@ -61,7 +61,8 @@ export const sum = (places: readonly number[], values: Int16Array, total: number
       if (least > total || most < total) return false;
       for (let index = 0; index < row.length; index++) {
         const [low, high] = bounds[index];
-        if (!keepBetween(domains, row[index], values, total - (most - high), total - (least - low))) return false;
+        if (!keepBetween(domains, row[index], values, total - (most - high), total - (least - low)))
+          return false;
       }
       return row.length !== 2 || keepTwo(domains, row, values, total);
     },

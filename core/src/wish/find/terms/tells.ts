@@ -46,12 +46,7 @@ const countRepeated = (rows: number, keys: Float64Array): (() => number) => {
  *
  * @param values by face, from 0; what lacks the value has one of its own.
  */
-export const tells = (
-  view: readonly number[],
-  values: Int16Array,
-  next: number,
-  key: string,
-): Term => {
+export const tells = (view: readonly number[], values: Int16Array, next: number, key: string): Term => {
   const size = view.length;
   const length = Math.min(next, size);
   const all = Math.max(...values) + 1;
@@ -85,20 +80,15 @@ export const tells = (
     },
     suspect: (laying, rng) => {
       readRow(laying);
-      const twice = Array.from(keys.keys()).filter((start) => keys.indexOf(keys[start]) !== keys.lastIndexOf(keys[start]));
+      const twice = Array.from(keys.keys()).filter(
+        (start) => keys.indexOf(keys[start]) !== keys.lastIndexOf(keys[start]),
+      );
       const start = twice[randomInt(rng, twice.length)];
       return view[(start + randomInt(rng, length)) % size];
     },
     narrow: (domains) => {
       for (let index = 0; index < size; index++) row[index] = valueAt(domains, view[index], values);
-      const known = new Map<string, number>();
-      for (let start = 0; start < size; start++) {
-        const text = rowText(row, start, length);
-        if (text.includes('-')) continue;
-        if (known.has(text)) return false;
-        known.set(text, start);
-      }
-      return keepFromKnown(domains, { view, values, row, length, known });
+      return keepApart(domains, { view, values, row, length, all: isExact ? all : 0 });
     },
     cost: size,
   };
@@ -107,33 +97,59 @@ export const tells = (
 interface Rows {
   readonly view: readonly number[];
   readonly values: Int16Array;
+  /** By index the value, -1 where it is not known yet. */
   readonly row: Int16Array;
   readonly length: number;
-  readonly known: ReadonlyMap<string, number>;
+  /** How many values there are, where a number can tell a whole row; else 0. */
+  readonly all: number;
 }
 
-/** A row of which one value is not known does not become one that is there. */
-const keepFromKnown = (domains: Domains, { view, values, row, length, known }: Rows): boolean => {
+/** What tells a row, with a value in the place of one that is not known. */
+const keyAt = ({ row, length, all }: Rows, start: number, value: number): number | string => {
+  if (all === 0)
+    return Array.from({ length }, (_, step) => {
+      const known = row[(start + step) % row.length];
+      return known < 0 ? value : known;
+    }).join(' ');
+  let key = 0;
+  for (let step = 0; step < length; step++) {
+    const known = row[(start + step) % row.length];
+    key = key * all + (known < 0 ? value : known);
+  }
+  return key;
+};
+
+/** No row that is known comes twice, and one of which one value is not known does not become one that is there. */
+const keepApart = (domains: Domains, rows: Rows): boolean => {
+  const { view, values, row, length } = rows;
   const size = view.length;
+  const known = new Set<number | string>();
+  const almost: (readonly [start: number, open: number])[] = [];
   for (let start = 0; start < size; start++) {
-    let open = -1;
-    let opened = 0;
-    for (let step = 0; step < length; step++)
+    let [open, opened] = [-1, 0];
+    for (let step = 0; step < length && opened < 2; step++)
       if (row[(start + step) % size] < 0) {
-        open = step;
+        open = (start + step) % size;
         opened++;
       }
-    if (opened !== 1) continue;
-    const place = view[(start + open) % size];
+    if (opened === 1) almost.push([start, open]);
+    if (opened > 0) continue;
+    const key = keyAt(rows, start, -1);
+    if (known.has(key)) return false;
+    known.add(key);
+  }
+  for (const [start, open] of almost) {
+    const place = view[open];
     let [lo, hi] = [domains.low(place), domains.high(place)];
+    let tried = -1;
+    let isKnown = false;
     while (lo !== 0 || hi !== 0) {
       const face = lowest(lo, hi);
       if (face < 32) lo &= lo - 1;
       else hi &= hi - 1;
-      const text = Array.from({ length }, (_, step) =>
-        step === open ? values[face] : row[(start + step) % size],
-      ).join(' ');
-      if (known.has(text) && !domains.exclude(place, face)) return false;
+      if (values[face] !== tried) isKnown = known.has(keyAt(rows, start, values[face]));
+      tried = values[face];
+      if (isKnown && !domains.exclude(place, face)) return false;
     }
   }
   return true;
