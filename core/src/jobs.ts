@@ -13,6 +13,7 @@ import { PROOF, WEIGHT } from './rehearse/prove';
 import { STUDY } from './rehearse/study';
 import { VERDICT } from './rehearse/verdict';
 import { FIND_ORDER } from './wish/findOrder';
+import { WISH_CHECKS } from './wish/wishChecks';
 import { FORECAST } from './learn/forecast';
 import { RESCHEDULE } from './learn/reschedule';
 import { POSSIBLE } from './reckon/facts/deduce';
@@ -51,5 +52,6 @@ export const JOBS = {
   verdict: VERDICT,
   weight: WEIGHT,
   wish: FIND_ORDER,
+  'wish checks': WISH_CHECKS,
   'worked out': WORKED_OUT,
 } as const;

@@ -194,7 +194,6 @@ const FLAT = KINDS.filter((kind) => !['at cuts', 'after', 'some of', 'procedure'
 
 /** A wish of a kind by chance; without a kind, of any that asks for no proof. */
 export const randomWish = (rng: Rng, pack: readonly string[], depth = 1, kind?: WishName): Wish => {
-  const which =
-    kind ?? pick<WishName>(rng, depth > 0 ? [...FLAT, 'at cuts', 'after', 'some of'] : FLAT);
+  const which = kind ?? pick<WishName>(rng, depth > 0 ? [...FLAT, 'at cuts', 'after', 'some of'] : FLAT);
   return { kind: which, ...MAKE[which]({ rng, pack, depth }) } as Wish;
 };

@@ -96,7 +96,7 @@ class Finding {
   }
 
   private weightOf(index: number): number | undefined {
-    return (this.list.wishes[index]).weight;
+    return this.list.wishes[index].weight;
   }
 
   private orderOf(at: ArrayLike<number>): readonly string[] {

@@ -11,6 +11,7 @@ import {
 } from '../deck/notation';
 import { eachOnce, FLAG, listOf, oneOf, optional, Part, shape, shouldBe, whole } from '../deck/shape';
 import { MOVE, Move } from '../moves/move';
+import { parseMovesText } from '../moves/moveText';
 import { writeMove } from '../moves/writeMove';
 import { cardNamed } from '../procedure/laid';
 import { lookNamed, suitOfLetter } from './cardClass';
@@ -143,7 +144,7 @@ const readEach = <Value>(
   read: (piece: string) => Value | undefined,
 ): readonly Value[] | undefined => {
   const values = pieces.map(read);
-  return values.length > 0 && values.every((value) => value !== undefined) ? (values) : undefined;
+  return values.length > 0 && values.every((value) => value !== undefined) ? values : undefined;
 };
 
 export const CARDS: Slot = {
@@ -319,10 +320,17 @@ const MOVE_PART: Part = (value, fields) =>
   MOVE(value, fields) ??
   (KEEPS(value) ? undefined : shouldBe((value as Move).kind, 'a move that keeps all cards, without chance'));
 
+/** Counts of a move may go up to the largest pack. */
+const ANY_PACK = Array.from({ length: LARGEST_PACK }, (_, card) => card);
+
 export const MOVES: Slot = {
   kind: 'moves',
   part: listOf(MOVE_PART, 1, 1000),
   say: (value) => (value as readonly Move[]).map(writeMove).join(', '),
+  read: (text) => {
+    const { moves, problem } = parseMovesText(text, ANY_PACK);
+    return problem !== undefined || moves.length === 0 || !moves.every(KEEPS) ? undefined : moves;
+  },
 };
 
 /** The letters of cards’ names in another language or wording, by card. */

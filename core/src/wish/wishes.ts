@@ -60,7 +60,6 @@ export const WISHES: { readonly [Kind in WishName]: WishKind<Kind> } = {
 };
 
 /** What is known of a wish’s kind. */
-export const kindOfWish = <Kind extends WishName>(wish: WishOf<Kind>): WishKind<Kind> =>
-  WISHES[wish.kind];
+export const kindOfWish = <Kind extends WishName>(wish: WishOf<Kind>): WishKind<Kind> => WISHES[wish.kind];
 
 export type AnyKind = WishKind<Wish['kind']>;

@@ -4,8 +4,7 @@ import { kindOfWish } from '../wishes';
 import { Faces } from './faces';
 import { Site, Term } from './term';
 
-const inside = (wish: Wish, site: Site): readonly Term[] =>
-  kindOfWish(wish).terms(wish, site, inside);
+const inside = (wish: Wish, site: Site): readonly Term[] => kindOfWish(wish).terms(wish, site, inside);
 
 /** What a wish demands of the places of a pack. */
 export const compile = (wish: Wish, faces: Faces, cards: Laid): readonly Term[] =>

@@ -1,0 +1,58 @@
+import { Wish } from './wish';
+
+/** Where a part of a wish stands: fields and indices from 0, from the outside in. */
+export type WishPath = readonly (string | number)[];
+
+type Node = Readonly<Record<string | number, unknown>>;
+
+/** What stands at a path. */
+export const partAt = (value: unknown, path: WishPath): unknown =>
+  path.reduce<unknown>((now, step) => (now as Node | undefined)?.[step], value);
+
+/** A value with another part at a path. */
+export const withPart = <Value>(value: Value, path: WishPath, part: unknown): Value => {
+  if (path.length === 0) return part as Value;
+  const [step, ...rest] = path;
+  const inner = withPart((value as Node)[step], rest, part);
+  if (Array.isArray(value))
+    return value.map((each: unknown, index) => (index === step ? inner : each)) as unknown as Value;
+  return { ...value, [step]: inner };
+};
+
+/** A wish with one card or place put in or taken out where a field is a list: what is picked on the rail. */
+export const picked = (
+  wish: Wish,
+  path: WishPath,
+  kind: string,
+  at: { readonly place: number; readonly card: string },
+): Wish => {
+  const now = partAt(wish, path);
+  const toggled = <Item>(item: Item): readonly Item[] => {
+    const items = (Array.isArray(now) ? now : []) as readonly Item[];
+    const left = items.filter((each) => each !== item);
+    return left.length < items.length && left.length > 0 ? left : [...left, item];
+  };
+  switch (kind) {
+    case 'card':
+      return withPart(wish, path, at.card);
+    case 'cards':
+      return withPart(wish, path, toggled(at.card));
+    case 'class':
+      return withPart(wish, path, { cards: toggledCards(now, at.card) });
+    case 'places':
+      return withPart(wish, path, toggled(at.place));
+    case 'cuts':
+      // The card at the face of a cut that is picked: so many were cut.
+      return withPart(wish, path, toggled(at.place));
+    case 'number':
+      return withPart(wish, path, at.place);
+    default:
+      return wish;
+  }
+};
+
+const toggledCards = (now: unknown, card: string): readonly string[] => {
+  const cards = (now as { readonly cards?: readonly string[] } | undefined)?.cards ?? [];
+  const left = cards.filter((each) => each !== card);
+  return left.length < cards.length && left.length > 0 ? left : [...left, card];
+};
