@@ -17,7 +17,7 @@ test('back up, wipe, restore', async ({ enumeron, page }) => {
   ]);
   expect(download.suggestedFilename()).toMatch(/^enumeron-\d{4}-\d\d-\d\d\.json$/);
   const text = await readFile(await download.path(), 'utf8');
-  expect(JSON.parse(text)).toMatchObject({ format: 'enumeron-backup', version: 11 });
+  expect(JSON.parse(text)).toMatchObject({ format: 'enumeron-backup', version: 12 });
 
   await page.getByRole('button', { name: 'Erase everything …' }).click();
   await page.getByRole('button', { name: 'Erase everything now' }).click();

@@ -30,6 +30,13 @@ const anyOrigin = fc.oneof(
   fc
     .tuple(anyCards, fc.array(anyMove, { maxLength: 9 }))
     .map(([base, moves]) => ({ kind: 'recipe', base, moves })),
+  fc.constantFrom({
+    kind: 'wishes',
+    list: {
+      ...{ format: 'enumeron wishes', version: 1, pack: ['AC', '2C', '3C', '4C'] },
+      wishes: [{ kind: 'runs', of: 'colour', most: 3, weight: 0.5 }],
+    },
+  }),
   fc.integer().map((seed) => ({ kind: 'random', seed, conditions: { ranksApart: true, suitsApart: false } })),
 );
 

@@ -70,10 +70,16 @@ test('a wish that is put into another is told in one sentence', () => {
 });
 
 test('a part of a wish is changed where it stands, and nothing else', () => {
-  const wish: Wish = { kind: 'some of', wishes: [{ kind: 'colours alternate' }, { kind: 'ranks step', step: 3 }] };
+  const wish: Wish = {
+    kind: 'some of',
+    wishes: [{ kind: 'colours alternate' }, { kind: 'ranks step', step: 3 }],
+  };
   expect(partAt(wish, ['wishes', 1, 'step'])).toBe(3);
   const changed = withPart(wish, ['wishes', 1, 'step'], 4);
-  expect(changed).toEqual({ kind: 'some of', wishes: [{ kind: 'colours alternate' }, { kind: 'ranks step', step: 4 }] });
+  expect(changed).toEqual({
+    kind: 'some of',
+    wishes: [{ kind: 'colours alternate' }, { kind: 'ranks step', step: 4 }],
+  });
   expect(wish.wishes[1]).toEqual({ kind: 'ranks step', step: 3 });
 });
 
@@ -83,10 +89,18 @@ test('what is picked on the rail goes into the field, and out again', () => {
   const both = picked(side, ['cards'], 'cards', at);
   expect(both).toEqual({ kind: 'side by side', cards: ['KH', 'QH'] });
   expect(picked(both, ['cards'], 'cards', at)).toEqual(side);
-  expect(picked({ kind: 'ranks add up', places: [1], makes: 5 }, ['places'], 'places', at)).toMatchObject({ places: [1, 7] });
-  expect(picked({ kind: 'cards at', cards: ['AS'], places: [1] }, ['places', 0], 'number', at)).toMatchObject({ places: [7] });
-  expect(picked({ kind: 'spaced', of: { suits: ['H'] }, least: 2 }, ['of'], 'class', at)).toMatchObject({ of: { cards: ['QH'] } });
-  expect(picked({ kind: 'at cuts', cuts: 'every', wish: side }, ['cuts'], 'cuts', at)).toMatchObject({ cuts: [7] });
+  expect(picked({ kind: 'ranks add up', places: [1], makes: 5 }, ['places'], 'places', at)).toMatchObject({
+    places: [1, 7],
+  });
+  expect(picked({ kind: 'cards at', cards: ['AS'], places: [1] }, ['places', 0], 'number', at)).toMatchObject(
+    { places: [7] },
+  );
+  expect(picked({ kind: 'spaced', of: { suits: ['H'] }, least: 2 }, ['of'], 'class', at)).toMatchObject({
+    of: { cards: ['QH'] },
+  });
+  expect(picked({ kind: 'at cuts', cuts: 'every', wish: side }, ['cuts'], 'cuts', at)).toMatchObject({
+    cuts: [7],
+  });
 });
 
 test('where a case lies in the order itself, behind cuts and moves', () => {
@@ -98,12 +112,21 @@ test('where a case lies in the order itself, behind cuts and moves', () => {
     for (const each of cases) {
       const [place] = homePlaces(wish, each, 52);
       // The case says which card lies there.
-      expect(each.says).toBe(checkWish([order[place - 1], order[place - 1], order[place - 1], 'KS'], inner).cases[0].says);
+      expect(each.says).toBe(
+        checkWish([order[place - 1], order[place - 1], order[place - 1], 'KS'], inner).cases[0].says,
+      );
     }
   };
   lies({ kind: 'cards at', cards: ['AS'], places: [3] });
   lies({ kind: 'at cuts', cuts: [0, 5, 51], wish: { kind: 'cards at', cards: ['AS'], places: [3] } });
-  lies({ kind: 'after', moves: [{ kind: 'weave', weave: 'in' }, { kind: 'cut', count: 9 }], wish: { kind: 'cards at', cards: ['AS'], places: [3] } });
+  lies({
+    kind: 'after',
+    moves: [
+      { kind: 'weave', weave: 'in' },
+      { kind: 'cut', count: 9 },
+    ],
+    wish: { kind: 'cards at', cards: ['AS'], places: [3] },
+  });
 });
 
 test('exchanges make one order of the other, and are as few as its rings allow', () => {
@@ -113,7 +136,9 @@ test('exchanges make one order of the other, and are as few as its rings allow',
     const [from, to] = [shuffled(pack, rng), shuffled(pack, rng)];
     const moves = exchangesBetween(from, to);
     const numbers = from.map((_, index) => index);
-    const after = moves.reduce<readonly number[]>((now, move) => applyMove(now, move), numbers).map((index) => from[index]);
+    const after = moves
+      .reduce<readonly number[]>((now, move) => applyMove(now, move), numbers)
+      .map((index) => from[index]);
     expect(laidOf(after).map(lookOf)).toEqual(laidOf(to).map(lookOf));
     expect(moves.length).toBeLessThan(Math.max(1, placesChanged(from, to).length));
   }
@@ -128,8 +153,22 @@ test('an order like one is one of the same cards, and other by another seed', ()
 });
 
 test('every move that a wish may hold is written so that it is read again', () => {
-  for (const text of ['out', 'in 16', 'unweave in', 'weave 10 in', 'unweave 10 out', 'cut 12', 'deal 9', 'heaps 3 2 1 3', 'exchange 3 20', 'reverse 5 20']) {
-    const { moves } = parseMovesText(text, FULL.map((_, index) => index));
+  for (const text of [
+    'out',
+    'in 16',
+    'unweave in',
+    'weave 10 in',
+    'unweave 10 out',
+    'cut 12',
+    'deal 9',
+    'heaps 3 2 1 3',
+    'exchange 3 20',
+    'reverse 5 20',
+  ]) {
+    const { moves } = parseMovesText(
+      text,
+      FULL.map((_, index) => index),
+    );
     expect(moves.map(writeMove).join(', ')).toBe(text);
   }
 });

@@ -1,4 +1,8 @@
-import { Wish } from './wish';
+import { without } from '../rehearse/editSteps';
+import { ListedWish, Wish } from './wish';
+
+/** A wish as it stands in a list, without what it weighs there. */
+export const withoutWeight = (wish: ListedWish): Wish => without(wish, 'weight');
 
 /** Where a part of a wish stands: fields and indices from 0, from the outside in. */
 export type WishPath = readonly (string | number)[];

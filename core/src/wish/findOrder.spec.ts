@@ -62,6 +62,7 @@ test('three cards that the count and the mates do not let lie: those three, prov
   const found = findOrder({ pack: FULL, wishes });
   if (found.end !== 'conflict') throw new Error(found.end);
   expect(found).toMatchObject({ conflict: [0, 2, 5], smallest: true, how: 'counted' });
+  expect(found.why).toMatch(/^Wishes 3 and 6 put .+ at \d+.*, which wish 1 does not let lie so\.$/);
   found.without.forEach((order, given) => {
     // The orders offered hold all other wishes of the list, too.
     const others = wishes.filter((_, index) => index !== found.conflict[given]);

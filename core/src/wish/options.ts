@@ -19,7 +19,7 @@ const without = (wish: Wish, ...names: readonly string[]): Wish =>
 const field = (
   name: string,
   says: string,
-  begin: unknown | ((size: number) => unknown),
+  begin: string | number | boolean | readonly string[] | ((size: number) => number),
   instead: readonly string[] = [],
 ): WishOption => ({
   says,
@@ -27,7 +27,7 @@ const field = (
   turn: (wish, size) => {
     const now = fieldsOf(wish)[name];
     if (now !== undefined && now !== false) return without(wish, name);
-    const value = typeof begin === 'function' ? (begin as (size: number) => unknown)(size) : begin;
+    const value = typeof begin === 'function' ? begin(size) : begin;
     return { ...without(wish, ...instead), [name]: value };
   },
 });
@@ -44,7 +44,9 @@ const PAIRS: readonly WishOption[] = [
     isOn: () => false,
     turn: (wish, size) => {
       if (wish.kind !== 'cards at') return wish;
-      const free = Array.from({ length: size }, (_, index) => index + 1).find((place) => !wish.places.includes(place));
+      const free = Array.from({ length: size }, (_, index) => index + 1).find(
+        (place) => !wish.places.includes(place),
+      );
       return { ...wish, cards: [...wish.cards, 'KH'], places: [...wish.places, free ?? size] };
     },
   },
@@ -131,8 +133,14 @@ export const optionsOf = ({ kind }: Wish): readonly WishOption[] => OPTIONS[kind
 /** What may be said around any wish: it, and the wish that it then is. */
 export const AROUND: readonly { readonly says: string; wrap(wish: Wish): Wish }[] = [
   { says: 'at every cut', wrap: (wish) => ({ kind: 'at cuts', cuts: 'every', wish }) },
-  { says: 'after moves', wrap: (wish) => ({ kind: 'after', moves: [{ kind: 'weave', weave: 'out' }], wish }) },
-  { says: 'or another', wrap: (wish) => ({ kind: 'some of', wishes: [wish, { kind: 'cards at', cards: ['AS'], places: [1] }] }) },
+  {
+    says: 'after moves',
+    wrap: (wish) => ({ kind: 'after', moves: [{ kind: 'weave', weave: 'out' }], wish }),
+  },
+  {
+    says: 'or another',
+    wrap: (wish) => ({ kind: 'some of', wishes: [wish, { kind: 'cards at', cards: ['AS'], places: [1] }] }),
+  },
 ];
 
 /** The wish inside one that holds a single one. */

@@ -68,7 +68,11 @@ export const WISH_PALETTE: readonly OfferedWish[] = [
     places: [lastUnderAndDown(size)],
   })),
   offer('cards lie', 'mirrored: mates as far from both ends', () => WISHES.mirrored.begin),
-  offer('neighbours', 'nobody sees three of a colour running', () => ({ kind: 'runs', of: 'colour', most: 2 })),
+  offer('neighbours', 'nobody sees three of a colour running', () => ({
+    kind: 'runs',
+    of: 'colour',
+    most: 2,
+  })),
   offer('neighbours', 'no four of a colour in a row', () => WISHES.runs.begin),
   offer('neighbours', 'no two of a rank side by side', () => WISHES.neighbours.begin),
   offer('neighbours', 'colours alternate', () => WISHES['colours alternate'].begin),

@@ -36,6 +36,7 @@ export const ARRANGE_HELP: RoomHelp = {
     },
   ],
   keys: [
+    ['Alt ↑ ↓', 'at a wish: move it; Delete at its line takes it out'],
     ['arrows', 'on the desk, where an order is laid: from card to card'],
     ['Enter', 'put the next card there'],
     ['Alt and an arrow', 'move a card'],

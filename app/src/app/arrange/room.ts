@@ -4,6 +4,9 @@ import { Room } from '../room';
 const orderEditor = (): Promise<Type<unknown>> =>
   import('./make/order-editor').then((module) => module.OrderEditor);
 
+const wishMaker = (): Promise<Type<unknown>> =>
+  import('./wish/wish-maker').then((module) => module.WishMaker);
+
 export const ARRANGE: Room = {
   key: '1',
   name: 'Arrange',
@@ -40,6 +43,12 @@ export const ARRANGE: Room = {
       load: () => import('./make/random-maker').then((module) => module.RandomMaker),
     },
     {
+      path: 'new/wishes',
+      name: 'An order by wishes',
+      words: 'by wishes',
+      load: wishMaker,
+    },
+    {
       ...{ path: 'shared' },
       load: () => import('./shared-order').then((module) => module.SharedOrder),
     },
@@ -49,6 +58,7 @@ export const ARRANGE: Room = {
     { path: ':id/check' },
     { path: ':id/compare' },
     { path: ':id/ask' },
+    { path: ':id/wishes', load: wishMaker },
     { path: ':id/crib', load: () => import('./order/crib').then((module) => module.Crib) },
     { path: ':id/edit', load: orderEditor },
   ],
@@ -56,6 +66,7 @@ export const ARRANGE: Room = {
   opens: [
     { format: 'enumeron-order', page: 'shared', inAddress: true },
     { format: '', page: 'shared', inAddress: true },
+    { format: 'enumeron wishes', page: 'new/wishes', inAddress: true },
   ],
   sharing: () => import('./share').then((module) => module.ARRANGE_SHARING),
   ahead: (injector) => import('./ahead').then((module) => module.arrangeAhead(injector)),

@@ -19,6 +19,7 @@ export class NewTabs {
   protected readonly ways = [
     { path: '/arrange/new', name: 'Write or paste' },
     { path: '/arrange/new/rule', name: 'By rule' },
+    { path: '/arrange/new/wishes', name: 'By wishes' },
     { path: '/arrange/new/recipe', name: 'By recipe' },
     { path: '/arrange/new/bank', name: 'A bank' },
     { path: '/arrange/new/random', name: 'At random' },

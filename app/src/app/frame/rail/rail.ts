@@ -94,7 +94,13 @@ export class Rail {
     });
   }
 
-  protected openMenu(slot: Slot): void {
+  protected press(slot: Slot): void {
+    const pick = this.preview()?.pick;
+    if (pick) pick(slot.place);
+    else this.openMenu(slot);
+  }
+
+  private openMenu(slot: Slot): void {
     if (this.preview() ?? this.guesses()) return;
     this.asked.set(slot.place - 1);
     this.pressed.set(slot);

@@ -8,6 +8,8 @@ export interface Preview {
   readonly now: readonly Card[];
   readonly label: string;
   readonly marks?: Marks;
+  /** Takes the place, from 1, of a slot that is pressed; without it a press does nothing. */
+  readonly pick?: (place: number) => void;
 }
 
 /** What a room shows on the rail instead of the pack. The pack stays as it lies. */

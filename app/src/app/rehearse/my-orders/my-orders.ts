@@ -66,11 +66,15 @@ export class MyOrders {
   );
   /** Each procedure with each order. */
   protected readonly rows = computed(() =>
-    this.weighed()?.map((row) => ({
-      ...{ id: row.id, name: row.procedure.name || 'Without a name' },
-      named: cardsNamed(row.procedure).map(showCard).join(', '),
-      cells: this.orders().map((order) => this.cell(row, order)),
-    })),
+    this.weighed()?.map((row) => {
+      const cells = this.orders().map((order) => this.cell(row, order));
+      return {
+        ...{ id: row.id, name: row.procedure.name || 'Without a name', cells },
+        named: cardsNamed(row.procedure).map(showCard).join(', '),
+        // An order may be looked for where one that has its cards fails.
+        fails: cells.some(({ found }) => found?.share !== undefined && found.share < 1),
+      };
+    }),
   );
   /** The one procedure that is asked about. */
   protected readonly only = computed(() => (this.id() === undefined ? undefined : this.rows()?.at(0)));

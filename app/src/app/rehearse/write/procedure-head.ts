@@ -63,6 +63,9 @@ import { SetUp } from './set-up';
       }
       <button type="button" class="link" (click)="duplicate()">Duplicate</button>
       <a class="link" [routerLink]="['/rehearse', desk.id(), 'orders']">Which of my orders?</a>
+      <a class="link" routerLink="/arrange/new/wishes" [queryParams]="{ procedure: desk.id() }"
+        >Find an order for this</a
+      >
       <a class="link" [routerLink]="['/rehearse', desk.id(), 'script']">Script to print</a>
       <button type="button" class="link" (click)="save()">Save as a file</button>
     </div>

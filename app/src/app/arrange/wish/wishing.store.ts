@@ -1,0 +1,230 @@
+import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
+import { Card, formatCard, numberOrder } from '@enumeron/core/deck';
+import { alike } from '@enumeron/core/file/wish/changes';
+import { WishCheck } from '@enumeron/core/file/wish/checkWish';
+import { picked, withoutWeight, withPart, WishPath } from '@enumeron/core/file/wish/editWish';
+import type { Found } from '@enumeron/core/file/wish/findOrder';
+import { FORMAT, readWishes, wishProblem } from '@enumeron/core/file/wish/readWishes';
+import { ListedWish, Wish, WishList } from '@enumeron/core/file/wish/wish';
+import { OrdersStore } from '../../nouns/orders/orders.store';
+import { PackStore } from '../../nouns/pack/pack.store';
+import { cardsOf } from './cards-of';
+import { jobView } from '../../platform/workers/job-view';
+
+/** A field that the rail is picked for. */
+export interface Picking {
+  readonly wish: number;
+  readonly path: WishPath;
+  readonly kind: string;
+}
+
+/** The wishes that are being written, how the order at hand meets them, and what is found for them. */
+@Injectable()
+export class Wishing {
+  private readonly orders = inject(OrdersStore);
+  private readonly pack = inject(PackStore);
+
+  /** The order whose cards they are, and with which one begins; the pack's own until another is chosen. */
+  readonly baseId = signal<string | undefined>(undefined);
+  readonly wishes = signal<readonly ListedWish[]>([]);
+  /** Whether as few places as possible are to change. */
+  readonly nearest = signal(false);
+  readonly seed = signal(1);
+  /** An order that was had before, of a list that was opened, or given up a wish for. */
+  readonly kept = signal<readonly string[] | undefined>(undefined);
+  /** The wish whose fields one is in. */
+  readonly chosen = signal<number | undefined>(undefined);
+  readonly picking = signal<Picking | undefined>(undefined);
+  /** The cards where no order that is kept has them: of a file that was opened. */
+  readonly ownPack = signal<readonly string[] | undefined>(undefined);
+
+  readonly base = computed<readonly string[]>(() => {
+    const own = this.ownPack();
+    if (own) return own;
+    const id = this.baseId();
+    const cards = (id === undefined ? undefined : this.orders.find(id)?.cards) ?? this.pack.home();
+    return (cards.length >= 4 ? cards : numberOrder()).map(formatCard);
+  });
+  readonly size = computed(() => this.base().length);
+
+  readonly list = computed<WishList>(() => ({
+    ...{ format: FORMAT, version: 1, pack: this.base() },
+    ...(this.nearest() && { start: this.base() }),
+    wishes: this.wishes(),
+  }));
+  /** By wish: what is wrong with it, undefined where nothing is. */
+  readonly problems = computed(() =>
+    this.wishes().map((wish) => wishProblem(withoutWeight(wish), this.size())),
+  );
+  readonly isRight = computed(() => this.problems().every((problem) => problem === undefined));
+
+  /** What is looked for, as it was when that began. */
+  private readonly asked = signal<{ readonly list: WishList; readonly seed: number } | undefined>(undefined);
+  readonly held = signal(false);
+  private readonly finding = jobView('wish', () => this.asked(), this.held);
+  readonly view = this.finding;
+  readonly isFinding = computed(
+    () => this.asked() !== undefined && this.view()?.kind !== 'ended' && this.view()?.kind !== 'failed',
+  );
+  readonly progress = computed(() => {
+    const view = this.view();
+    return view?.kind === 'running' ? view.progress : undefined;
+  });
+  readonly found = computed<Found | undefined>(() => {
+    const view = this.view();
+    return view?.kind === 'ended' ? view.result : undefined;
+  });
+  readonly failed = computed(() => this.view()?.kind === 'failed');
+  /** Whether the wishes have changed since they were looked for. */
+  readonly isStale = computed(() => {
+    const asked = this.asked();
+    return asked !== undefined && JSON.stringify(asked.list) !== JSON.stringify(this.list());
+  });
+
+  /** Without which wish of a conflict the order is shown, by its index in it. */
+  readonly without = signal<number | undefined>(undefined);
+
+  /** The best that was found so far; undefined while there is none. */
+  private readonly best = computed<readonly string[] | undefined>(() => {
+    const found = this.found();
+    if (found?.end === 'conflict') {
+      const at = this.without();
+      return at === undefined ? undefined : found.without[at];
+    }
+    return found?.order ?? this.progress()?.best.order;
+  });
+
+  /** The order that is judged and shown: the best so far, or the one that one began with. */
+  readonly order = computed<readonly string[]>(() => this.best() ?? this.kept() ?? this.base());
+  readonly cards = computed<readonly Card[]>(() => cardsOf(this.order()));
+  readonly isOwn = computed(() => this.best() !== undefined || this.kept() !== undefined);
+
+  private readonly right = computed(() =>
+    this.wishes()
+      .filter((_, index) => !this.problems()[index])
+      .map(withoutWeight),
+  );
+  private readonly checking = jobView('wish checks', () =>
+    this.right().length === 0 ? undefined : { order: this.order(), wishes: this.right() },
+  );
+  private readonly lastChecks = signal<ReadonlyMap<string, WishCheck>>(new Map());
+  /** By wish: how the order meets it; what was known a moment ago until it is judged anew, undefined where it is wrong. */
+  readonly checks = computed<readonly (WishCheck | undefined)[]>(() =>
+    this.wishes().map((wish, index) =>
+      this.problems()[index] ? undefined : this.lastChecks().get(JSON.stringify(withoutWeight(wish))),
+    ),
+  );
+  readonly isJudged = computed(() => this.right().length === 0 || this.checking()?.kind === 'ended');
+
+  constructor() {
+    effect(() => {
+      const view = this.checking();
+      if (view?.kind !== 'ended') return;
+      const { asked, result } = view;
+      untracked(() =>
+        this.lastChecks.set(
+          new Map(asked.wishes.map((wish, index) => [JSON.stringify(wish), result[index]])),
+        ),
+      );
+    });
+  }
+
+  /** Takes a list that was kept or brought, with the order that was found for it. */
+  open(list: WishList, order?: readonly string[]): void {
+    this.wishes.set(list.wishes);
+    this.ownPack.set(list.start?.every((card) => card !== null) ? list.start : list.pack);
+    this.nearest.set(list.start !== undefined);
+    this.kept.set(order);
+    this.asked.set(undefined);
+  }
+
+  /** What is wrong with a value that should be a list; it is opened where nothing is. */
+  take(value: unknown, order?: readonly string[]): string | undefined {
+    const read = readWishes(value);
+    if (read.ok) {
+      this.open(read.list, order);
+      return undefined;
+    }
+    const [{ where, what, remedy }] = read.problems;
+    return `${where ?? 'File'}: ${what} ${remedy}`;
+  }
+
+  add(wish: Wish): void {
+    this.wishes.update((wishes) => [...wishes, wish]);
+    this.chosen.set(this.wishes().length - 1);
+  }
+
+  change(index: number, wish: ListedWish): void {
+    this.wishes.update((wishes) => wishes.map((each, at) => (at === index ? wish : each)));
+  }
+
+  write(index: number, path: WishPath, value: unknown): void {
+    this.change(index, withPart(this.wishes()[index], path, value));
+  }
+
+  remove(index: number): void {
+    this.wishes.update((wishes) => wishes.filter((_, at) => at !== index));
+    this.chosen.set(undefined);
+    this.picking.set(undefined);
+  }
+
+  shift(index: number, by: number): void {
+    const to = index + by;
+    const wishes = [...this.wishes()];
+    if (to < 0 || to >= wishes.length) return;
+    [wishes[index], wishes[to]] = [wishes[to], wishes[index]];
+    this.wishes.set(wishes);
+    this.chosen.set(to);
+  }
+
+  /** What lies at a place of the rail goes into the field that one was in last. */
+  pick(place: number): void {
+    const picking = this.picking();
+    if (!picking) return;
+    const wish = this.wishes().at(picking.wish);
+    if (!wish) return;
+    const { weight } = wish;
+    const next = picked(withoutWeight(wish), picking.path, picking.kind, {
+      place,
+      card: this.order()[place - 1],
+    });
+    this.change(picking.wish, weight === undefined ? next : { ...next, weight });
+  }
+
+  /** Looks for an order, with what chance begins with. */
+  find(seed = this.seed()): void {
+    this.kept.set(undefined);
+    this.without.set(undefined);
+    this.held.set(false);
+    this.seed.set(seed);
+    this.asked.set({ list: this.list(), seed });
+  }
+
+  /** Looks for an order a little different from the one that is shown. */
+  findAlike(): void {
+    const seed = this.seed() + 1;
+    const order = this.order();
+    this.kept.set(undefined);
+    this.held.set(false);
+    this.seed.set(seed);
+    this.asked.set({ list: { ...this.list(), start: alike(order, seed) }, seed });
+  }
+
+  /** Stays with what was found so far. */
+  end(): void {
+    const best = this.progress()?.best.order;
+    this.asked.set(undefined);
+    this.kept.set(best);
+  }
+
+  /** Leaves out a wish of a conflict, and has the order that holds the others. */
+  giveUp(at: number): void {
+    const found = this.found();
+    if (found?.end !== 'conflict') return;
+    const order = found.without[at];
+    this.remove(found.conflict[at]);
+    this.asked.set(undefined);
+    this.without.set(undefined);
+    this.kept.set(order);
+  }
+}
