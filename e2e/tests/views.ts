@@ -24,6 +24,20 @@ const written = async (page: Page): Promise<void> => {
   await page.getByText('Set-up and notes').waitFor();
 };
 
+/** Adds wishes by their words, and waits until they are judged. */
+export const wished = async (page: Page, ...words: readonly string[]): Promise<void> => {
+  const box = page.getByRole('textbox', { name: /^Add a wish/ });
+  for (const each of words) {
+    await box.fill(each);
+    await box.press('Enter');
+  }
+  await page
+    .locator('.right')
+    .filter({ hasText: /\d of \d/ })
+    .nth(words.length - 1)
+    .waitFor();
+};
+
 export const VIEWS: readonly View[] = [
   { name: 'reckon', path: '/reckon', ask: ['face KH', '7D 15'] },
   { name: 'reckon, out of step', path: '/reckon', ask: ['deal 9', '7D 15'] },
@@ -68,6 +82,16 @@ export const VIEWS: readonly View[] = [
   { name: 'recipe', path: '/arrange/new/recipe' },
   { name: 'bank', path: '/arrange/new/bank' },
   { name: 'at random', path: '/arrange/new/random' },
+  { name: 'by wishes', path: '/arrange/new/wishes', fill: (page) => wished(page, 'each suit together') },
+  {
+    name: 'wishes that cannot live together',
+    path: '/arrange/new/wishes',
+    fill: async (page) => {
+      await wished(page, 'colours alternate', 'each suit together');
+      await page.getByRole('button', { name: 'Find an order' }).click();
+      await page.getByText('cannot live together').waitFor();
+    },
+  },
   { name: 'crib', path: '/arrange/sample-tidemark/crib' },
   { name: 'sorting guide', path: '/arrange/sample-tidemark/sort' },
   { name: 'laying as the cards come', path: '/arrange/sample-twin-harbours/sort' },

@@ -85,10 +85,14 @@ test('a part of a wish is changed where it stands, and nothing else', () => {
 
 test('what is picked on the rail goes into the field, and out again', () => {
   const at = { place: 7, card: 'QH' };
-  const side: Wish = { kind: 'side by side', cards: ['KH'] };
+  const side: Wish = { kind: 'side by side', cards: ['5H'] };
   const both = picked(side, ['cards'], 'cards', at);
-  expect(both).toEqual({ kind: 'side by side', cards: ['KH', 'QH'] });
+  expect(both).toEqual({ kind: 'side by side', cards: ['5H', 'QH'] });
   expect(picked(both, ['cards'], 'cards', at)).toEqual(side);
+  // The example that one begins with goes.
+  expect(picked({ kind: 'side by side', cards: ['KH', 'QH'] }, ['cards'], 'cards', at)).toMatchObject({
+    cards: ['QH'],
+  });
   expect(picked({ kind: 'ranks add up', places: [1], makes: 5 }, ['places'], 'places', at)).toMatchObject({
     places: [1, 7],
   });

@@ -1,4 +1,5 @@
 import { without } from '../rehearse/editSteps';
+import { WISHES } from './wishes';
 import { ListedWish, Wish } from './wish';
 
 /** A wish as it stands in a list, without what it weighs there. */
@@ -30,7 +31,10 @@ export const picked = (
   kind: string,
   at: { readonly place: number; readonly card: string },
 ): Wish => {
-  const now = partAt(wish, path);
+  // What one begins with is an example: what is picked takes its place.
+  const begun = partAt(WISHES[wish.kind].begin, path);
+  const part = partAt(wish, path);
+  const now = JSON.stringify(part) === JSON.stringify(begun) ? undefined : part;
   const toggled = <Item>(item: Item): readonly Item[] => {
     const items = (Array.isArray(now) ? now : []) as readonly Item[];
     const left = items.filter((each) => each !== item);

@@ -15,6 +15,8 @@ import { DraftRow, DraftValue } from './kinds/drafts';
 export interface DraftKeeper {
   /** What tabs that are gone left, the newest first. */
   readonly left: Signal<readonly DraftRow[]>;
+  /** Whether this tab had kept anything, once that is known and brought back. */
+  readonly brought: Promise<boolean>;
   /** Goes on with what another tab left. */
   take(row: DraftRow): Promise<void>;
   discard(row: DraftRow): Promise<void>;
@@ -61,12 +63,13 @@ export const keepDraft = (
       if (value !== undefined && fits(field(), value) && takes(name, value)) field.set(value ?? undefined);
     }
   };
-  void drafts.find(subject).then(async (row) => {
+  const brought = drafts.find(subject).then((row) => {
     // What has been typed by now is newer.
     if (row && JSON.stringify(untracked(values)) === begun) set(row);
     host?.removeAttribute('data-kept');
-    left.set(await drafts.left(subject));
+    return row !== undefined;
   });
+  void brought.then(async () => left.set(await drafts.left(subject)));
   effect(() => {
     const text = JSON.stringify(values());
     if (text === kept) return;
@@ -77,6 +80,7 @@ export const keepDraft = (
   const without = (row: DraftRow): void => left.update((rows) => rows.filter(({ id }) => id !== row.id));
   return {
     left,
+    brought,
     take: async (row) => {
       set(row.fields);
       without(row);

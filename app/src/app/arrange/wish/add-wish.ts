@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  ElementRef,
+  inject,
+  output,
+  signal,
+  viewChild,
+} from '@angular/core';
 import {
   OfferedWish,
   WISH_GROUPS,
@@ -60,6 +69,7 @@ export class AddWish {
   /** A procedure is to be chosen as a wish. */
   readonly procedure = output();
   private readonly wishing = inject(Wishing);
+  private readonly box = viewChild.required<ElementRef<HTMLInputElement>>('box');
 
   protected readonly groups = WISH_GROUPS;
   protected readonly group = signal<WishGroup | undefined>(undefined);
@@ -71,6 +81,8 @@ export class AddWish {
   protected add(offered: OfferedWish): void {
     this.wishing.add(offered.make(this.wishing.size()));
     this.text.set('');
+    // What is typed next may come before the page is drawn again.
+    this.box().nativeElement.value = '';
   }
 
   protected addFirst(event: Event): void {

@@ -41,7 +41,7 @@ export class WishListView {
       return {
         ...{ index, wish: withoutWeight(listed), weight: listed.weight, state },
         says: sayWish(withoutWeight(listed)),
-        right: check ? `${check.of - check.broken} of ${check.of}` : '',
+        right: sayRight(check, listed),
         problem: problem && `${problem.what} ${problem.remedy}`,
         isChosen: this.wishing.chosen() === index,
         told: sayBroken(check),
@@ -58,6 +58,15 @@ export class WishListView {
     if (state === 'holds') return 'holds';
     if (state === 'broken') return weight === undefined ? 'does not hold' : 'does not hold; it need not';
     return state === 'wrong' ? 'cannot be judged' : 'is being judged';
+  }
+
+  /** A press on a line shows what more can be said of its wish; one on its sign hides that again. */
+  protected choose({ target }: Event, index: number): void {
+    const within = (selector: string): boolean =>
+      target instanceof Element && target.closest(selector) !== null;
+    if (within('.more')) return;
+    const again = within('.sign') && this.wishing.chosen() === index;
+    this.wishing.chosen.set(again ? undefined : index);
   }
 
   protected turn(index: number, wish: Wish, option: WishOption): void {
@@ -108,6 +117,12 @@ export class WishListView {
     this.wishing.change(index, weight === undefined ? wish : { ...wish, weight });
   }
 }
+
+/** How many cases are right; of a procedure those of its proof. */
+const sayRight = (check: WishCheck | undefined, { kind }: Wish): string => {
+  if (!check) return '';
+  return kind === 'procedure' ? check.cases[0].says : `${check.of - check.broken} of ${check.of}`;
+};
 
 /** The first cases that are broken, in one line. */
 const sayBroken = (check: WishCheck | undefined): string => {

@@ -108,7 +108,13 @@ export class WishMaker {
   private readonly route = inject(ActivatedRoute);
   /** What is written is kept by the order that it is opened for. */
   protected readonly draft = keepDraft(
-    ['wishes', this.route.snapshot.paramMap.get('id') ?? []].flat().join(' '),
+    [
+      'wishes',
+      this.route.snapshot.paramMap.get('id') ?? [],
+      this.route.snapshot.queryParamMap.get('procedure') ?? [],
+    ]
+      .flat()
+      .join(' '),
     {
       wishes: this.wishing.wishes,
       baseId: this.wishing.baseId,
@@ -143,19 +149,21 @@ export class WishMaker {
       open.list.set(list.wishes.length === 0 ? undefined : { ...list, ...(name && { name }) });
     });
     inject(DestroyRef).onDestroy(() => open.list.set(undefined));
-    // Each is taken over once: what is written here stays when it changes elsewhere.
+    // What this tab wrote goes before what is kept; each is taken over once, and stays when it changes elsewhere.
+    const here = signal<boolean | undefined>(undefined);
+    void this.draft.brought.then((brought) => here.set(brought));
     const opened = effect(() => {
-      const row = this.row();
-      if (row?.origin?.kind !== 'wishes') return;
+      const [row, known] = [this.row(), here()];
+      if (row?.origin?.kind !== 'wishes' || known === undefined) return;
       const { list } = row.origin;
-      untracked(() => this.problem.set(this.wishing.take(list, row.cards.map(formatCard))));
+      if (!known) untracked(() => this.problem.set(this.wishing.take(list, row.cards.map(formatCard))));
       opened.destroy();
     });
     const added = effect(() => {
       const id = this.procedure();
-      const row = id === undefined ? undefined : this.procedures.find(id);
-      if (!row) return;
-      untracked(() => this.addProcedure(row.procedure));
+      const [row, known] = [id === undefined ? undefined : this.procedures.find(id), here()];
+      if (!row || known === undefined) return;
+      if (!known) untracked(() => this.addProcedure(row.procedure));
       added.destroy();
     });
     effect(() => {

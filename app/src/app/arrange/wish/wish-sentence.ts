@@ -65,7 +65,6 @@ export class WishSentence {
   );
 
   protected enter(path: WishPath, kind: string): void {
-    this.wishing.chosen.set(this.index());
     this.wishing.picking.set({ wish: this.index(), path, kind });
   }
 }

@@ -1,0 +1,195 @@
+import { Injector } from '@angular/core';
+import { TestBed } from '@angular/core/testing';
+import { provideRouter, Router } from '@angular/router';
+import { Card, formatCard, numberOrder } from '@enumeron/core/deck';
+import type { Procedure } from '@enumeron/core/file/procedure/procedure';
+import { checkLaid } from '@enumeron/core/file/wish/checkWish';
+import { Wish } from '@enumeron/core/file/wish/wish';
+import { freshApp, until } from '../../../testing/fresh';
+import { render, Rendered } from '../../../testing/render';
+import { OrderRow } from '../../nouns/orders/orders.kind';
+import { OrdersStore } from '../../nouns/orders/orders.store';
+import { RailPreview } from '../../nouns/pack/rail-preview';
+import { ProceduresStore } from '../../nouns/procedures/procedures.store';
+import { forgetActs } from '../../platform/once';
+import { packText } from '../../platform/packed-text';
+import { ARRANGE_SHARING } from '../share';
+import { WishMaker } from './wish-maker';
+
+let orders: OrdersStore;
+
+beforeEach(async () => {
+  await freshApp([provideRouter([{ path: '**', children: [] }]), ProceduresStore]);
+  orders = TestBed.inject(OrdersStore);
+  await until(() => orders.count() !== undefined);
+});
+
+const now = (): readonly Card[] => TestBed.inject(RailPreview).preview()?.now ?? [];
+
+/** The page, with wishes added by the first words of each. */
+const wishing = async (...words: readonly string[]): Promise<Rendered<WishMaker>> => {
+  const page = await render(WishMaker);
+  for (const each of words) {
+    await page.type('en-add-wish input', each);
+    page.find('en-add-wish input').dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter' }));
+    page.fixture.detectChanges();
+  }
+  return page;
+};
+
+const rights = (page: Rendered<unknown>): readonly string[] =>
+  page.all('.right').map(({ textContent }) => textContent.trim());
+
+const settled = async (page: Rendered<unknown>, says: string): Promise<void> =>
+  until(() => {
+    page.fixture.detectChanges();
+    return page.text().includes(says);
+  });
+
+const MATES: Wish = { kind: 'mates apart', distance: 26, round: true };
+
+test('each wish is judged by the order at hand as one writes; what cannot be read is said and kept', async () => {
+  const page = await wishing('mates half', 'no four');
+  await until(() => {
+    page.fixture.detectChanges();
+    return rights(page).join('|') === '0 of 52|52 of 52';
+  });
+  await page.type('[data-wish="0"] input', 'far');
+  expect(page.text()).toContain('Write a number.');
+  expect((page.find('[data-wish="0"] input') as HTMLInputElement).value).toBe('far');
+  // What was right before still counts.
+  expect(rights(page)[0]).toBe('0 of 52');
+  await page.type('[data-wish="0"] input', '60');
+  await page.type('[data-wish="0"] input', '9');
+  await until(() => {
+    page.fixture.detectChanges();
+    return rights(page)[0] !== '0 of 52' || page.text().includes('Mates lie');
+  });
+});
+
+test('an order is found, shown on the rail, saved with its wishes and opened again with them', async () => {
+  const page = await wishing('mates half', 'no four');
+  await page.click('Find an order');
+  await settled(page, 'All 2 hold');
+  expect(checkLaid(now(), MATES).holds).toBe(true);
+  const navigate = jest.spyOn(TestBed.inject(Router), 'navigate').mockResolvedValue(true);
+  forgetActs();
+  await page.type('en-save-order input', 'Half apart');
+  await page.click('Save the order');
+  await until(() => navigate.mock.lastCall !== undefined);
+  const id = navigate.mock.lastCall?.[0][1] as string;
+  await until(() => orders.find(id) !== undefined);
+  const row = orders.find(id) as OrderRow;
+  expect(row.cards).toEqual(now());
+  expect(row.origin).toMatchObject({ kind: 'wishes', list: { wishes: [MATES, { kind: 'runs' }] } });
+  page.fixture.destroy();
+  const again = await render(WishMaker, { id });
+  await settled(again, 'All 2 hold');
+  expect(now()).toEqual(row.cards);
+  expect(again.text()).toContain('What Half apart was wished to do');
+});
+
+test('another seed finds another, and one like it lies near it', async () => {
+  const page = await wishing('no four');
+  await page.click('Find an order');
+  await settled(page, 'It holds');
+  await until(() =>
+    page.all('en-found-panel button').some((button) => button.textContent.includes('Another one')),
+  );
+  const first = now().map(formatCard).join(' ');
+  await page.click('Another one');
+  await until(() => {
+    page.fixture.detectChanges();
+    return now().map(formatCard).join(' ') !== first && page.text().includes('Find again');
+  });
+  const second = now().map(formatCard);
+  await page.click('One like it');
+  await until(() => {
+    page.fixture.detectChanges();
+    return now().map(formatCard).join(' ') !== second.join(' ') && page.text().includes('Find again');
+  });
+  const third = now().map(formatCard);
+  expect(third.filter((card, index) => card === second[index]).length).toBeGreaterThan(30);
+});
+
+test('as few places as possible are changed, and told as exchanges', async () => {
+  const page = await wishing('a card at a place');
+  (page.find('.nearest input') as HTMLInputElement).click();
+  page.fixture.detectChanges();
+  await page.click('Find an order');
+  await settled(page, 'and no fewer would do');
+  expect(page.text()).toMatch(/2 cards lie elsewhere than before/);
+  expect(page.all('details li')).toHaveLength(1);
+});
+
+test('wishes that cannot live together are told, and one is given up for its order', async () => {
+  const page = await wishing('colours alternate', 'no two of a rank', 'each suit together');
+  await page.click('Find an order');
+  await settled(page, 'cannot live together');
+  const given = page.all('.give li').length;
+  expect(given).toBeGreaterThan(1);
+  await page.click('see the order');
+  await settled(page, 'on the rail now');
+  await page.click('Give it up');
+  await settled(page, `All ${page.all('.line').length} hold`);
+});
+
+test('a procedure is a wish: from Rehearse by the address, or of the list', async () => {
+  const procedure: Procedure = {
+    name: 'Ace on top',
+    packets: { pack: numberOrder().map(formatCard) },
+    steps: [{ do: 'claim', that: { equal: [{ 'top of': 'pack' }, { card: 'AS' }] } }],
+  };
+  const id = TestBed.inject(ProceduresStore).add(procedure, 'begin');
+  const page = await render(WishMaker, { procedure: id });
+  await settled(page, '0 of 1 cases');
+  expect(page.text()).toContain('“Ace on top” holds');
+  await page.click('Find an order');
+  await settled(page, '1 of 1 cases');
+  expect(formatCard(now()[0])).toBe('AS');
+  await page.click('a procedure holds');
+  page.find('.procedures button').click();
+  page.fixture.detectChanges();
+  expect(page.all('.line')).toHaveLength(2);
+});
+
+test('what lies at a place of the rail goes into the field that one was in', async () => {
+  const page = await wishing('two cards side by side');
+  page.find('[data-wish="0"] input').dispatchEvent(new Event('focus'));
+  page.fixture.detectChanges();
+  TestBed.inject(RailPreview).preview()?.pick?.(2);
+  TestBed.inject(RailPreview).preview()?.pick?.(3);
+  page.fixture.detectChanges();
+  expect((page.find('[data-wish="0"] input') as HTMLInputElement).value).toBe('3♥, K♥');
+});
+
+test('options, weight, wrapping, moving and removing', async () => {
+  const page = await wishing('colours alternate', 'it looks shuffled');
+  page.find('[data-wish="0"] .sign').click();
+  page.fixture.detectChanges();
+  await page.click('going round');
+  expect(page.text()).toContain('Colours alternate, going round');
+  await page.click('at every cut');
+  expect(page.find('[data-wish="0"]').textContent).toMatch(/At\s+: ?colours alternate/);
+  await page.click('not around it');
+  await page.click('rather than must');
+  expect((page.find('.weight input') as HTMLInputElement).value).toBe('1');
+  page
+    .find('[data-wish="0"]')
+    .dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowDown', altKey: true, bubbles: true }));
+  page.fixture.detectChanges();
+  expect(page.find('[data-wish="1"]').textContent).toContain('olours alternate');
+  await page.click('Remove this wish');
+  expect(page.all('.line')).toHaveLength(1);
+});
+
+test('a list travels by address: shared, and opened; what is none is said to be so', async () => {
+  const page = await wishing('mates half');
+  const shared = await ARRANGE_SHARING.of(TestBed.inject(Injector), '/arrange/new/wishes');
+  expect(JSON.parse(shared?.packed ?? '')).toMatchObject({ format: 'enumeron wishes', wishes: [MATES] });
+  page.fixture.destroy();
+  const router = TestBed.inject(Router);
+  await router.navigate(['/'], { fragment: await packText(JSON.stringify({ pack: ['AC'], wishes: [] })) });
+  const bad = await render(WishMaker);
+  await settled(bad, 'Pack: It has 1 card.');
+});
