@@ -60,6 +60,8 @@ export class Wishing {
 
   /** What is looked for, as it was when that began. */
   private readonly asked = signal<{ readonly list: WishList; readonly seed: number } | undefined>(undefined);
+  /** The list as it was written then; one like it is asked for with another start. */
+  private readonly written = signal<WishList | undefined>(undefined);
   readonly held = signal(false);
   private readonly finding = jobView('wish', () => this.asked(), this.held);
   readonly view = this.finding;
@@ -77,8 +79,12 @@ export class Wishing {
   readonly failed = computed(() => this.view()?.kind === 'failed');
   /** Whether the wishes have changed since they were looked for. */
   readonly isStale = computed(() => {
-    const asked = this.asked();
-    return asked !== undefined && JSON.stringify(asked.list) !== JSON.stringify(this.list());
+    const written = this.written();
+    return (
+      this.asked() !== undefined &&
+      written !== undefined &&
+      JSON.stringify(written) !== JSON.stringify(this.list())
+    );
   });
 
   /** Without which wish of a conflict the order is shown, by its index in it. */
@@ -193,21 +199,23 @@ export class Wishing {
 
   /** Looks for an order, with what chance begins with. */
   find(seed = this.seed()): void {
-    this.kept.set(undefined);
-    this.without.set(undefined);
-    this.held.set(false);
-    this.seed.set(seed);
-    this.asked.set({ list: this.list(), seed });
+    this.begin(this.list(), seed);
   }
 
   /** Looks for an order a little different from the one that is shown. */
   findAlike(): void {
     const seed = this.seed() + 1;
-    const order = this.order();
-    this.kept.set(undefined);
+    this.begin({ ...this.list(), start: alike(this.order(), seed) }, seed);
+  }
+
+  /** What is shown stays until there is something better. */
+  private begin(list: WishList, seed: number): void {
+    this.kept.set(this.isOwn() ? this.order() : undefined);
+    this.without.set(undefined);
     this.held.set(false);
     this.seed.set(seed);
-    this.asked.set({ list: { ...this.list(), start: alike(order, seed) }, seed });
+    this.written.set(this.list());
+    this.asked.set({ list, seed });
   }
 
   /** Stays with what was found so far. */
