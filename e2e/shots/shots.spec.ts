@@ -1,6 +1,7 @@
 import { join } from 'node:path';
 import { Enumeron, expect, test, TIDEMARK } from '../tests/enumeron';
 import { answer, meet } from '../tests/learner';
+import { conflicting } from '../tests/views';
 
 /** One current picture of every main view, from the demo data. */
 const FOLDER = join(import.meta.dirname, '../../docs/screenshots');
@@ -103,6 +104,15 @@ test('arrange, sorting guide', async ({ enumeron, page }) => {
   await shoot(enumeron, 'arrange-sorting');
 });
 
+test('arrange, by wishes', async ({ enumeron, page }) => {
+  await enumeron.open('/arrange/new/wishes');
+  await conflicting(page);
+  await page.getByText('cannot live together').waitFor();
+  await page.locator('.give li').nth(2).getByRole('button', { name: 'see the order' }).click();
+  await page.locator('.right').filter({ hasText: '9 of 9' }).waitFor();
+  await shoot(enumeron, 'arrange-wishes');
+});
+
 test('weave', async ({ enumeron, page }) => {
   await enumeron.open('/weave');
   for (const [line, card, place] of [
@@ -191,9 +201,4 @@ test('record, a night', async ({ enumeron, page }) => {
   await enumeron.open('/record/sample-night-4');
   await expect(page.getByText('lost the count at 31')).toBeVisible();
   await shoot(enumeron, 'record-night');
-});
-
-test('settings', async ({ enumeron }) => {
-  await enumeron.open('/settings');
-  await shoot(enumeron, 'settings');
 });

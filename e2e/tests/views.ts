@@ -38,6 +38,23 @@ export const wished = async (page: Page, ...words: readonly string[]): Promise<v
     .waitFor();
 };
 
+/** A count, mates and three cards that cannot live together, looked for. */
+export const conflicting = async (page: Page): Promise<void> => {
+  await wished(page, 'the next two ranks give the cut', 'mates half', 'a card at a place');
+  const own = page.locator('[data-wish="2"]');
+  await own.getByRole('button', { name: 'one card more' }).click();
+  await own.getByRole('button', { name: 'one card more' }).click();
+  for (const [index, [card, place]] of [
+    ['AS', '3'],
+    ['7H', '20'],
+    ['4C', '41'],
+  ].entries()) {
+    await own.locator('input[data-field=cards]').nth(index).fill(card);
+    await own.locator('input[data-field=places]').nth(index).fill(place);
+  }
+  await page.getByRole('button', { name: 'Find an order' }).click();
+};
+
 export const VIEWS: readonly View[] = [
   { name: 'reckon', path: '/reckon', ask: ['face KH', '7D 15'] },
   { name: 'reckon, out of step', path: '/reckon', ask: ['deal 9', '7D 15'] },

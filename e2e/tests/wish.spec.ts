@@ -1,6 +1,6 @@
 import { readFile } from 'node:fs/promises';
 import { expect, test } from './enumeron';
-import { wished } from './views';
+import { conflicting, wished } from './views';
 
 const answer = '.answer';
 
@@ -51,19 +51,7 @@ test('three cards against a count and mates: the conflict, why, and the order wi
   page,
 }) => {
   await enumeron.open('/arrange/new/wishes');
-  await wished(page, 'the next two ranks give the cut', 'mates half', 'a card at a place');
-  const own = page.locator('[data-wish="2"]');
-  await own.getByRole('button', { name: 'one card more' }).click();
-  await own.getByRole('button', { name: 'one card more' }).click();
-  for (const [index, [card, place]] of [
-    ['AS', '3'],
-    ['7H', '20'],
-    ['4C', '41'],
-  ].entries()) {
-    await own.locator('input[data-field=cards]').nth(index).fill(card);
-    await own.locator('input[data-field=places]').nth(index).fill(place);
-  }
-  await page.getByRole('button', { name: 'Find an order' }).click();
+  await conflicting(page);
   const told = page.locator('.conflict');
   await expect(told).toContainText('These three cannot live together');
   await expect(told).toContainText('which wish 1 does not let lie so');
