@@ -380,6 +380,8 @@ test.each(Object.keys(JOBS) as (keyof typeof JOBS)[])('%s: its parts are plain v
     },
     spreads: { pack, packs: 10, seed: 1 },
     weight: { procedure: PROCEDURE },
+    wish: { list: { pack: ['AC', '2C', '3C', '4C'], wishes: [{ kind: 'ranks step', step: 1 }] } },
+    'wish checks': { order: ['AC', '2C', '3C', '4C'], wishes: [{ kind: 'ranks step', step: 1 }] },
     'worked out': { procedure: PROCEDURE, packet: 'pack' },
   };
   const rule = JOBS[name] as unknown as JobRule<unknown, unknown, unknown>;
