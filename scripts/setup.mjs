@@ -1,6 +1,7 @@
 /**
- * What `npm start` and `npm test` need on a fresh machine: the packages of the lock file and, with --browser,
- * a Chromium. It does nothing when they are there. It uses no package, since none may be installed yet.
+ * What `npm start` and `npm test` need on a fresh machine: the packages that building and running need, and with
+ * --browser those that testing needs, too, and a Chromium. It does nothing when they are there. It uses no package,
+ * since none may be installed yet.
  */
 import { createHash } from 'node:crypto';
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
@@ -21,13 +22,17 @@ const wanted = createHash('sha256')
   .update(process.version)
   .digest('hex');
 
-if (!existsSync(stamp) || readFileSync(stamp, 'utf8') !== wanted) {
+const forTests = process.argv.includes('--browser');
+/** All packages serve for running, too. */
+const enough = forTests ? [`${wanted} all`] : [`${wanted} all`, `${wanted} run`];
+
+if (!existsSync(stamp) || !enough.includes(readFileSync(stamp, 'utf8'))) {
   console.log('Installing the packages of the lock file …');
-  run('npm', ['ci', '--include=dev', '--no-progress']);
-  writeFileSync(stamp, wanted);
+  run('npm', ['ci', forTests ? '--include=dev' : '--omit=dev', '--no-progress', '--no-audit', '--no-fund']);
+  writeFileSync(stamp, enough.at(-1));
 }
 
-if (process.argv.includes('--browser') && !process.env.CHROMIUM) setUpChromium(chromiumPath());
+if (forTests && !process.env.CHROMIUM) setUpChromium(chromiumPath());
 
 /** Installs Debian's Chromium without a window, which takes two thirds of the time; one that is there does as well. */
 function setUpChromium(there) {

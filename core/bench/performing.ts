@@ -16,15 +16,10 @@ import {
 } from '../src/index';
 import { leaves } from '../src/perform';
 import { WORKED } from '../src/rehearse/worked/worked';
+import { processorTime, timed } from './processorTime';
 
 const at = (sorted: readonly number[], share: number): string =>
   sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))].toFixed(2);
-
-const timed = <Result>(run: () => Result): { readonly ms: number; readonly result: Result } => {
-  const began = performance.now();
-  const result = run();
-  return { ms: performance.now() - began, result };
-};
 
 const home = (more: Partial<Extract<PackState, { lies: 'home' }>>): PackState => ({
   ...{ lies: 'home', turn: 0, packets: [], out: [], extra: 0 },
@@ -72,13 +67,13 @@ const benchOrders = (): void => {
   bestRunningOrder(wishOf(6));
   for (const count of [10, 12, 14]) {
     const wish = wishOf(count);
-    let [last, widest] = [performance.now(), 0];
+    let [last, widest] = [processorTime(), 0];
     const job = RUNNING_ORDER.start({ wish });
     const began = last;
     for (;;) {
       const { done } = job.next();
-      widest = Math.max(widest, performance.now() - last);
-      last = performance.now();
+      widest = Math.max(widest, processorTime() - last);
+      last = processorTime();
       if (done) break;
     }
     console.log(

@@ -1,12 +1,7 @@
 import { plantedList } from '../test/plantedList';
 import { FULL } from '../test/randomWish';
 import { findOrder, type WishList } from '../src/wish';
-
-const timed = <Result>(run: () => Result): { readonly ms: number; readonly result: Result } => {
-  const began = performance.now();
-  const result = run();
-  return { ms: performance.now() - began, result };
-};
+import { timed } from './processorTime';
 
 const at = (sorted: readonly number[], share: number): string =>
   sorted[Math.min(sorted.length - 1, Math.floor(sorted.length * share))].toFixed(0);

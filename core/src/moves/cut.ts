@@ -16,8 +16,12 @@ export interface Cut {
  * @param count cards that leave the top, 0 to N.
  */
 export const cut = (order: Order, count: number): Order => {
-  const at = mod(count, order.length);
-  return [...order.slice(at), ...order.slice(0, at)];
+  const size = order.length;
+  const at = mod(count, size);
+  const after = order.slice();
+  for (let index = at; index < size; index++) after[index - at] = order[index];
+  for (let index = 0; index < at; index++) after[size - at + index] = order[index];
+  return after;
 };
 
 export const CUT: Rule<Cut> = {

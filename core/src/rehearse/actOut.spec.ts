@@ -1,5 +1,6 @@
 import vectors from '../../test/vectors/procedures.json';
-import { seededRng } from '../deck/rng';
+import { randomProcedure } from '../../test/randomProcedure';
+import { randomInt, seededRng } from '../deck/rng';
 import { Procedure } from '../procedure';
 import { actOut, Scene } from './actOut';
 import { casesOf } from './cases';
@@ -145,7 +146,34 @@ describe('what the performer can know', () => {
     ['a like pair', like, [25]],
   ] as const)('%s', (_, procedure, chosen) => {
     expect(knowing({ procedure, chosen })).toEqual(counted(procedure, chosen));
+    // Worlds that are alike from the first choice on are run once, and nothing else is known by that.
+    expect(knowing({ procedure, chosen, often: 0 })).toEqual(counted(procedure, chosen));
   });
+
+  test('every small procedure by chance: like worlds taken together or each run, the same is known', () => {
+    const rng = seededRng(31);
+    let compared = 0;
+    for (let time = 0; time < 150; time++) {
+      const read = readProcedure(randomProcedure(rng, time % 2 === 0 ? 1 : 2));
+      if (!read.ok || hasChance(read.procedure)) continue;
+      const { procedure } = read;
+      const chosen = Array.from({ length: 8 }, () => randomInt(rng, 5));
+      const each = knowing({ procedure, chosen, often: Number.POSITIVE_INFINITY });
+      expect(knowing({ procedure, chosen, often: 0 })).toEqual(each);
+      if (each) compared++;
+    }
+    expect(compared).toBeGreaterThan(50);
+  });
+
+  test.each(['Dealt as they please, and a second pack', 'A bank at the face that counts down'])(
+    '%s: so many worlds are few that differ, and what can be known is known',
+    (name) => {
+      const { procedure } = WORKED.find((each) => each.procedure.name === name) ?? WORKED[0];
+      expect(
+        knowing({ procedure, chosen: Array.from({ length: 12 }, (_, index) => 3 + index) }),
+      ).toBeDefined();
+    },
+  );
 
   test.each([
     ['nothing of what is mixed', []],

@@ -14,6 +14,8 @@ export interface KnowingArgs {
   readonly chosen: readonly number[];
   /** How many steps may be done. */
   readonly budget?: number;
+  /** From how many times on a choice is compared with the worlds that it met before. */
+  readonly often?: number;
 }
 
 /** By scene, packet and place from the top: whether the performer can know which card lies there. */
@@ -22,6 +24,8 @@ export type Knowing = readonly (readonly (readonly boolean[])[])[];
 /** So many steps are done before it is told that it goes on. */
 const AT_ONCE = 50_000;
 const BUDGET = 4_000_000;
+/** From how many times on a choice is compared with the worlds that it met before. */
+const OFTEN = 64;
 
 const NONE: readonly Moment[] = [];
 
@@ -41,7 +45,7 @@ interface Moment {
  * @returns undefined where it is not known: by chance nothing can be told, and there may be too many worlds.
  */
 export const KNOWING: JobRule<KnowingArgs, number, Knowing | undefined> = {
-  *start({ procedure, chosen, budget = BUDGET }): Job<number, Knowing | undefined> {
+  *start({ procedure, chosen, budget = BUDGET, often = OFTEN }): Job<number, Knowing | undefined> {
     if (hasChance(procedure)) return undefined;
     const program = compileStepwise(procedure);
     const watched = [...program.sights, ...program.rounds];
@@ -50,24 +54,46 @@ export const KNOWING: JobRule<KnowingArgs, number, Knowing | undefined> = {
       sights: watched.map((index) => scene.values[index]),
       same: scene.packets.map(({ cards }) => [...cards.keys()]),
     }));
-    const at = new Map<number, Moment[]>();
+    // By instruction: the moments there, by a number made of what was seen at them.
+    const at = new Map<number, Map<number, Moment[]>>();
     const secret = secretWays(procedure, program);
     for (const moment of moments)
-      for (const where of secret.get(moment.scene.at) ?? [moment.scene.at])
-        at.set(where, [...(at.get(where) ?? []), moment]);
-    const machine = new Machine(program, { sights: true, ended: () => undefined });
+      for (const where of secret.get(moment.scene.at) ?? [moment.scene.at]) {
+        const there = at.get(where) ?? new Map<number, Moment[]>();
+        at.set(where, there);
+        const key = sightsKey(moment.sights);
+        there.set(key, [...(there.get(key) ?? []), moment]);
+      }
+    // Sights and rounds are among what is compared: worlds that are alike at a choice look alike from there on.
+    const machine = new Machine(program, { sights: true, often });
     const cards = new Uint8Array(MOST_CARDS);
+    const seen = watched.map(() => 0);
     for (let done = false; !done;) {
-      const here = at.get(machine.here) ?? NONE;
-      for (const moment of here)
-        if (isSeenSo(machine, watched, moment) && !compare(machine, moment, cards))
-          at.set(machine.here, here.filter(isOpen));
+      const there = at.get(machine.here);
+      if (there && there.size > 0) {
+        for (let which = 0; which < watched.length; which++) seen[which] = machine.values[watched[which]];
+        const key = sightsKey(seen);
+        const here = there.get(key) ?? NONE;
+        for (const moment of here)
+          if (isSeenSo(machine, watched, moment) && !compare(machine, moment, cards)) {
+            const open = here.filter(isOpen);
+            if (open.length > 0) there.set(key, open);
+            else there.delete(key);
+          }
+      }
       done = machine.run(machine.steps + 1);
       if (machine.full || machine.steps >= budget) return undefined;
       if (machine.steps % AT_ONCE === 0) yield machine.progress;
     }
     return moments.map(knownAt);
   },
+};
+
+/** A number made of what was seen (FNV-1a, by 32 bits). */
+const sightsKey = (sights: readonly number[]): number => {
+  let key = 0x811c9dc5;
+  for (const sight of sights) key = Math.imul(key ^ sight, 0x01000193);
+  return key;
 };
 
 /** Whether what was seen in a world by now is what was seen at a moment of the acted one. */

@@ -89,6 +89,16 @@ test('what is picked on the rail goes into the field, and out again', () => {
   const both = picked(side, ['cards'], 'cards', at);
   expect(both).toEqual({ kind: 'side by side', cards: ['5H', 'QH'] });
   expect(picked(both, ['cards'], 'cards', at)).toEqual(side);
+  // Cards that stay where they lie: pressed once they are in it, pressed again they are out.
+  const stay = picked({ kind: 'cards at', cards: ['AS'], places: [1] }, [], 'pairs', at);
+  expect(stay).toEqual({ kind: 'cards at', cards: ['QH'], places: [7] });
+  const two = picked(stay, [], 'pairs', { place: 3, card: '2C' });
+  expect(two).toEqual({ kind: 'cards at', cards: ['QH', '2C'], places: [7, 3] });
+  expect(picked(two, [], 'pairs', at)).toEqual({ kind: 'cards at', cards: ['2C'], places: [3] });
+  expect(picked(two, [], 'pairs', { place: 7, card: 'KC' })).toMatchObject({
+    cards: ['2C', 'KC'],
+    places: [3, 7],
+  });
   // The example that one begins with goes.
   expect(picked({ kind: 'side by side', cards: ['KH', 'QH'] }, ['cards'], 'cards', at)).toMatchObject({
     cards: ['QH'],

@@ -1,6 +1,6 @@
 import { without } from '../rehearse/editSteps';
 import { WISHES } from './wishes';
-import { ListedWish, Wish } from './wish';
+import { ListedWish, Wish, WishOf } from './wish';
 
 /** A wish as it stands in a list, without what it weighs there. */
 export const withoutWeight = (wish: ListedWish): Wish => without(wish, 'weight');
@@ -41,6 +41,8 @@ export const picked = (
     return left.length < items.length && left.length > 0 ? left : [...left, item];
   };
   switch (kind) {
+    case 'pairs':
+      return wish.kind === 'cards at' ? withPair(wish, at) : wish;
     case 'card':
       return withPart(wish, path, at.card);
     case 'cards':
@@ -57,6 +59,19 @@ export const picked = (
     default:
       return wish;
   }
+};
+
+/** A card at its place more, or less where it is there already; what one begins with goes. */
+const withPair = (
+  wish: WishOf<'cards at'>,
+  { place, card }: { readonly place: number; readonly card: string },
+): Wish => {
+  const isBegun = JSON.stringify(wish) === JSON.stringify(WISHES['cards at'].begin);
+  const pairs = isBegun ? [] : wish.cards.map((each, index) => [each, wish.places[index]] as const);
+  const left = pairs.filter(([, at]) => at !== place);
+  const isOff = left.length > 0 && pairs.some(([each, at]) => at === place && each === card);
+  const next = isOff ? left : [...left, [card, place] as const];
+  return { ...wish, cards: next.map(([each]) => each), places: next.map(([, at]) => at) };
 };
 
 const toggledCards = (now: unknown, card: string): readonly string[] => {

@@ -1,6 +1,6 @@
-import { randomInt, Rng } from '../../deck/rng';
+import { randomInt } from '../../deck/rng';
 import { num, numberField } from '../../form/fields';
-import { arrangeRiffle } from '../../moves/riffle';
+import { riffled } from '../../moves/riffle';
 import { OddsQuestion } from '../question';
 import { sayShare } from '../sayShare';
 import { sizeField } from './fields';
@@ -20,9 +20,6 @@ export const keyStaysChance = (size: number, riffles: number): number => {
   for (let left = 1; left <= packets; left++) sum += (left / packets) ** (size - 1);
   return sum / packets;
 };
-
-const riffle = (pack: readonly number[], rng: Rng): number[] =>
-  arrangeRiffle(rng, pack.length).map((from) => pack[from]);
 
 export const KEY_STAYS: OddsQuestion = {
   path: 'key-card',
@@ -54,7 +51,7 @@ export const KEY_STAYS: OddsQuestion = {
     return (rng) => {
       const key = 1 + randomInt(rng, size - 1);
       let now: number[] = pack;
-      for (let times = 0; times < riffles; times++) now = riffle(now, rng);
+      for (let times = 0; times < riffles; times++) now = riffled(now, rng);
       return now[now.indexOf(key - 1) + 1] === key;
     };
   },

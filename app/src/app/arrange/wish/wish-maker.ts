@@ -19,6 +19,9 @@ import { formatCard } from '@enumeron/core/deck';
 import { fileName } from '@enumeron/core/file/formats/name';
 import { withoutWeight } from '@enumeron/core/file/wish/editWish';
 import { homePlaces } from '@enumeron/core/file/wish/homePlaces';
+import { sayWish } from '@enumeron/core/file/wish/sayWish';
+import { Wish } from '@enumeron/core/file/wish/wish';
+import { placesChanged } from '@enumeron/core/file/wish/changes';
 import { lookOf, showLook } from '@enumeron/core/file/wish/look';
 import { wishForProcedure } from '@enumeron/core/file/wish/forProcedure';
 import { OrdersStore } from '../../nouns/orders/orders.store';
@@ -43,6 +46,15 @@ import { WishListView } from './wish-list';
 const LONGEST = 400_000;
 /** So many places are marked; more would say nothing. */
 const MOST_MARKED = 12;
+
+/** Whether something that was kept can be shown as a wish; what is wrong with it is said beside it. */
+const canBeSaid = (value: unknown): boolean => {
+  try {
+    return sayWish(value as Wish) !== '';
+  } catch {
+    return false;
+  }
+};
 
 /** An order by wishes: what it must do is said, judged as one writes, and looked for. */
 @Component({
@@ -122,10 +134,10 @@ export class WishMaker {
       seed: this.wishing.seed,
       kept: this.wishing.kept,
       ownPack: this.wishing.ownPack,
+      ownStart: this.wishing.ownStart,
       name: this.name,
     },
-    (name, value) =>
-      name !== 'wishes' || (Array.isArray(value) && value.every((wish) => typeof wish === 'object')),
+    (name, value) => name !== 'wishes' || (Array.isArray(value) && value.every(canBeSaid)),
   );
 
   constructor() {
@@ -176,7 +188,7 @@ export class WishMaker {
     const chosen = this.wishing.chosen();
     const wish = chosen === undefined ? undefined : this.wishing.wishes().at(chosen);
     const check = chosen === undefined ? undefined : this.wishing.checks()[chosen];
-    if (!wish || !check) return new Map();
+    if (!wish || !check) return this.changedMarks();
     const size = this.wishing.size();
     const placesOf = (right: boolean): ReadonlySet<number> =>
       new Set(
@@ -191,6 +203,13 @@ export class WishMaker {
     for (const place of [...broken].slice(0, MOST_MARKED)) found.set(place, ['number']);
     return found;
   });
+
+  /** Where cards lie elsewhere than before, where as few as possible do. */
+  private changedMarks(): Marks {
+    if (!this.wishing.nearest() || !this.wishing.isOwn()) return new Map();
+    const places = placesChanged(this.wishing.base(), this.wishing.order());
+    return new Map(places.map((place) => [place, ['seen']]));
+  }
 
   private async bring(fragment: string): Promise<void> {
     const text = await unpackText(fragment);
@@ -209,12 +228,6 @@ export class WishMaker {
     const value = json.value as { readonly name?: unknown } | null;
     this.problem.set(this.wishing.take(value));
     if (this.problem() === undefined && typeof value?.name === 'string') this.name.set(value.name);
-  }
-
-  protected chooseBase(id: string): void {
-    this.wishing.ownPack.set(undefined);
-    this.wishing.kept.set(undefined);
-    this.wishing.baseId.set(id);
   }
 
   protected addProcedure(procedure: Parameters<typeof wishForProcedure>[0]): void {

@@ -9,6 +9,7 @@ import { ListedWish, Wish, WishList } from '@enumeron/core/file/wish/wish';
 import { OrdersStore } from '../../nouns/orders/orders.store';
 import { PackStore } from '../../nouns/pack/pack.store';
 import { cardsOf } from './cards-of';
+import { Notices } from '../../platform/notices';
 import { jobView } from '../../platform/workers/job-view';
 
 /** A field that the rail is picked for. */
@@ -23,6 +24,7 @@ export interface Picking {
 export class Wishing {
   private readonly orders = inject(OrdersStore);
   private readonly pack = inject(PackStore);
+  private readonly notices = inject(Notices);
 
   /** The order whose cards they are, and with which one begins; the pack's own until another is chosen. */
   readonly baseId = signal<string | undefined>(undefined);
@@ -37,6 +39,8 @@ export class Wishing {
   readonly picking = signal<Picking | undefined>(undefined);
   /** The cards where no order that is kept has them: of a file that was opened. */
   readonly ownPack = signal<readonly string[] | undefined>(undefined);
+  /** A start that a list brought: some places of it may hold any card. */
+  readonly ownStart = signal<readonly (string | null)[] | undefined>(undefined);
 
   readonly base = computed<readonly string[]>(() => {
     const own = this.ownPack();
@@ -49,7 +53,7 @@ export class Wishing {
 
   readonly list = computed<WishList>(() => ({
     ...{ format: FORMAT, version: 1, pack: this.base() },
-    ...(this.nearest() && { start: this.base() }),
+    ...(this.nearest() && { start: this.ownStart() ?? this.base() }),
     wishes: this.wishes(),
   }));
   /** By wish: what is wrong with it, undefined where nothing is. */
@@ -139,9 +143,19 @@ export class Wishing {
   open(list: WishList, order?: readonly string[]): void {
     this.wishes.set(list.wishes);
     this.ownPack.set(list.start?.every((card) => card !== null) ? list.start : list.pack);
+    this.ownStart.set(list.start);
     this.nearest.set(list.start !== undefined);
     this.kept.set(order);
     this.asked.set(undefined);
+  }
+
+  /** Begins with the cards of another order; what was found for others goes. */
+  beginWith(id: string): void {
+    this.ownPack.set(undefined);
+    this.ownStart.set(undefined);
+    this.kept.set(undefined);
+    this.asked.set(undefined);
+    this.baseId.set(id);
   }
 
   /** What is wrong with a value that should be a list; it is opened where nothing is. */
@@ -168,10 +182,15 @@ export class Wishing {
     this.change(index, withPart(this.wishes()[index], path, value));
   }
 
+  /** Takes a wish out: it can be put back where it stood. */
   remove(index: number): void {
+    const removed = this.wishes()[index];
     this.wishes.update((wishes) => wishes.filter((_, at) => at !== index));
     this.chosen.set(undefined);
     this.picking.set(undefined);
+    void this.notices.offerUndo('The wish is removed.', () =>
+      this.wishes.update((wishes) => [...wishes.slice(0, index), removed, ...wishes.slice(index)]),
+    );
   }
 
   shift(index: number, by: number): void {
@@ -181,6 +200,13 @@ export class Wishing {
     [wishes[index], wishes[to]] = [wishes[to], wishes[index]];
     this.wishes.set(wishes);
     this.chosen.set(to);
+  }
+
+  /** Cards are pressed on the rail that stay where they lie, or no longer. */
+  pickPairs(wish: number): void {
+    const now = this.picking();
+    const isOn = now?.kind === 'pairs' && now.wish === wish;
+    this.picking.set(isOn ? undefined : { wish, path: [], kind: 'pairs' });
   }
 
   /** What lies at a place of the rail goes into the field that one was in last. */
