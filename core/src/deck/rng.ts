@@ -1,6 +1,21 @@
 /** A source of randomness: each call gives the next number in [0, 1). */
 export type Rng = () => number;
 
+/** The state that a seed begins with: never 0. */
+export const firstState = (seed: number): number => {
+  let state = seed | 0;
+  state = Math.imul(state ^ (state >>> 16), 0x85ebca6b);
+  state = Math.imul(state ^ (state >>> 13), 0xc2b2ae35);
+  return (state ^ (state >>> 16)) | 0 || 0x9e3779b9;
+};
+
+/** The state behind another; where it is below 0, its number is one half or more. */
+export const nextState = (state: number): number => {
+  let next = state ^ (state << 13);
+  next ^= next >>> 17;
+  return next ^ (next << 5);
+};
+
 /**
  * A generator that gives the same numbers for the same seed: xorshift of 32 bits with the shifts 13, 17 and 5
  * (Marsaglia, "Xorshift RNGs", 2003), its state spread from the seed by the finaliser of MurmurHash3.
@@ -8,14 +23,9 @@ export type Rng = () => number;
  * @param seed any integer.
  */
 export const seededRng = (seed: number): Rng => {
-  let state = seed | 0;
-  state = Math.imul(state ^ (state >>> 16), 0x85ebca6b);
-  state = Math.imul(state ^ (state >>> 13), 0xc2b2ae35);
-  state = (state ^ (state >>> 16)) | 0 || 0x9e3779b9;
+  let state = firstState(seed);
   return () => {
-    state ^= state << 13;
-    state ^= state >>> 17;
-    state ^= state << 5;
+    state = nextState(state);
     return (state >>> 0) / 0x1_0000_0000;
   };
 };

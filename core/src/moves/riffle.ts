@@ -1,4 +1,4 @@
-import { Rng, seededRng } from '../deck/rng';
+import { firstState, nextState, Rng, seededRng } from '../deck/rng';
 import { SEED } from '../deck/shape';
 import { Arrangement, arranging } from './arrangement';
 import { never, Rule } from './rule';
@@ -23,20 +23,39 @@ export const arrangeRiffle = (rng: Rng, size: number): Arrangement =>
 /** Which cards come from the upper packet, one byte each: nothing stays in it between two riffles. */
 let fromTop = new Uint8Array(64);
 
+/** The bytes for so many cards. */
+const bytesFor = (size: number): Uint8Array => {
+  if (size > fromTop.length) fromTop = new Uint8Array(size);
+  return fromTop;
+};
+
+/** The cards that come from the upper packet one after the other, and the others between them. */
+const merged = (order: readonly number[], upper: Uint8Array, count: number): number[] => {
+  const after = order.slice();
+  let [top, bottom] = [0, count];
+  for (let index = 0; index < order.length; index++)
+    after[index] = order[upper[index] === 1 ? top++ : bottom++];
+  return after;
+};
+
 /** The same done to cards; the row given stays as it is. */
 export const riffled = (order: readonly number[], rng: Rng): number[] => {
-  const size = order.length;
-  if (size > fromTop.length) fromTop = new Uint8Array(size);
-  let bottom = 0;
-  for (let index = 0; index < size; index++) {
-    const isUpper = rng() < 0.5 ? 1 : 0;
-    fromTop[index] = isUpper;
-    bottom += isUpper;
+  const upper = bytesFor(order.length);
+  let count = 0;
+  for (let index = 0; index < order.length; index++) count += upper[index] = rng() < 0.5 ? 1 : 0;
+  return merged(order, upper, count);
+};
+
+/** The same by a seed, its numbers written out: the numbers below one half are the states from 0 on. */
+const riffledBy = (order: readonly number[], seed: number): number[] => {
+  const upper = bytesFor(order.length);
+  let count = 0;
+  let state = firstState(seed);
+  for (let index = 0; index < order.length; index++) {
+    state = nextState(state);
+    count += upper[index] = state >= 0 ? 1 : 0;
   }
-  const after = order.slice();
-  let top = 0;
-  for (let index = 0; index < size; index++) after[index] = order[fromTop[index] === 1 ? top++ : bottom++];
-  return after;
+  return merged(order, upper, count);
 };
 
 export const RIFFLE: Rule<Riffle> = {
@@ -48,7 +67,7 @@ export const RIFFLE: Rule<Riffle> = {
     parse: ([seed]) => ({ kind: 'riffle', seed: Number(seed || 1) }),
   },
   ...arranging(({ seed }, size) => arrangeRiffle(seededRng(seed), size)),
-  apply: (order, { seed }) => riffled(order, seededRng(seed)),
+  apply: (order, { seed }) => riffledBy(order, seed),
   invert: never,
   describe: () => 'Riffle the pack once.',
 };
