@@ -1,4 +1,7 @@
-/** Builds the application and the server, packs the files that are sent, and holds the size budgets. */
+/**
+ * Builds the application and the server, packs the files that are sent (with --quick less tightly), and holds the size
+ * budgets.
+ */
 import { rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { ROOT, run } from './run.mjs';
@@ -15,7 +18,7 @@ await joinScripts('app/dist');
 preload('app/dist');
 addLicences('app/dist');
 addServiceWorker('app/dist');
-await compress('app/dist');
+await compress('app/dist', { quick: process.argv.includes('--quick') });
 checkSizes('app/dist');
 // What the build says of itself is not for visitors.
 rmSync(join(ROOT, 'app/dist/stats.json'));

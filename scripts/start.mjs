@@ -14,5 +14,5 @@ const server = join(ROOT, 'server/dist/main.mjs');
 const page = join(ROOT, 'app/dist/index.html');
 const built = [server, page].every((path) => existsSync(path));
 const stale = !built || SOURCES.some((path) => newest(join(ROOT, path)) > statSync(page).mtimeMs);
-if (stale) run('node', ['scripts/build.mjs']);
+if (stale) run('node', ['scripts/build.mjs', '--quick']);
 await import(server);
