@@ -76,6 +76,16 @@ test('mates 20 apart in a pack of 52: counted, and why', () => {
   expect(found.end === 'conflict' ? found.why : '').toContain('13 places');
 });
 
+test('a card that the pack does not have: why it cannot lie there', () => {
+  const pack = FULL.slice(0, 8);
+  const found = findOrder({ pack, wishes: [{ kind: 'cards at', cards: ['KS'], places: [3] }] });
+  expect(found).toMatchObject({
+    end: 'conflict',
+    conflict: [0],
+    why: 'The pack has no card that may lie at 3.',
+  });
+});
+
 test('stopped anywhere and gone on with, it finds the same; the best so far is told on the way', () => {
   const list: WishList = {
     pack: FULL,

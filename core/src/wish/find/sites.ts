@@ -57,4 +57,9 @@ export const faceBits = ({ faces }: Site, look: Look): Bits => {
 
 /** The card at an index looks like one of these. */
 export const lies = (site: Site, index: number, holds: (look: Look) => boolean): Term =>
-  onPlaces(site, [index], ([place]) => one(place, facesWhere(site.faces, holds)));
+  onPlaces(site, [index], ([place]) => {
+    const faces = facesWhere(site.faces, holds);
+    return faces.lo === 0 && faces.hi === 0
+      ? never(`The pack has no card that may lie at ${index + 1}.`)
+      : one(place, faces);
+  });

@@ -29,11 +29,14 @@ import { SaveOrder } from '../../nouns/orders/save-order';
 import { Mark, Marks } from '../../nouns/pack/marks';
 import { PackStore } from '../../nouns/pack/pack.store';
 import { previewOnRail } from '../../nouns/pack/rail-preview';
+import { makeSamples, SAMPLE_KINDS } from '../../nouns/procedures/sample';
 import { ProceduresStore } from '../../nouns/procedures/procedures.store';
 import { download } from '../../platform/download';
 import { unpackText } from '../../platform/packed-text';
 import { readTextFile } from '../../platform/read-file';
 import { readJson } from '../../platform/read-json';
+import { Scripts } from '../../platform/scripts';
+import { SampleRoom } from '../../storage/sample-room';
 import { keepDraft } from '../../storage/draft-fields';
 import { LeftDrafts } from '../../ui/left-drafts';
 import { NewTabs } from '../make/new-tabs';
@@ -80,6 +83,8 @@ export class WishMaker {
   private readonly store = inject(OrdersStore);
   private readonly procedures = inject(ProceduresStore);
   private readonly pack = inject(PackStore);
+  private readonly samples = inject(SampleRoom);
+  private readonly scripts = inject(Scripts);
 
   /** The order whose wishes are opened again, from the address. */
   readonly id = input<string>();
@@ -101,8 +106,6 @@ export class WishMaker {
   });
   protected readonly rowName = computed(() => this.row()?.name);
 
-  /** Whether every card of the order is one that orders keep. */
-  protected readonly isKeepable = computed(() => this.wishing.order().every((card) => card !== '-'));
   protected readonly written = computed(() =>
     this.wishing
       .cards()
@@ -110,7 +113,7 @@ export class WishMaker {
       .join(' '),
   );
   protected readonly cards = computed(() =>
-    this.wishing.isOwn() && this.isKeepable() ? this.wishing.cards() : undefined,
+    this.wishing.isOwn() && this.wishing.isKeepable() ? this.wishing.cards() : undefined,
   );
   protected readonly origin = computed<Origin>(() => ({
     kind: 'wishes',
@@ -142,7 +145,7 @@ export class WishMaker {
 
   constructor() {
     previewOnRail(() => {
-      if (!this.isKeepable()) return undefined;
+      if (!this.wishing.isKeepable()) return undefined;
       const cards = this.wishing.cards();
       const label = this.wishing.isFinding()
         ? 'The best order so far'
@@ -228,6 +231,14 @@ export class WishMaker {
     const value = json.value as { readonly name?: unknown } | null;
     this.problem.set(this.wishing.take(value));
     if (this.problem() === undefined && typeof value?.name === 'string') this.name.set(value.name);
+  }
+
+  /** The procedures to choose from; in a demo that has not seen Rehearse yet, with those of its sample. */
+  protected chooseProcedure(): void {
+    this.choosing.set(!this.choosing());
+    this.samples
+      .layOut('rehearse', SAMPLE_KINDS, () => makeSamples(this.scripts))
+      .catch((error: unknown) => console.warn(error));
   }
 
   protected addProcedure(procedure: Parameters<typeof wishForProcedure>[0]): void {

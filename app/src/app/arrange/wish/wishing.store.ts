@@ -107,6 +107,8 @@ export class Wishing {
   /** The order that is judged and shown: the best so far, or the one that one began with. */
   readonly order = computed<readonly string[]>(() => this.best() ?? this.kept() ?? this.base());
   readonly cards = computed<readonly Card[]>(() => cardsOf(this.order()));
+  /** Whether every card of the order is one that orders keep: none is indifferent. */
+  readonly isKeepable = computed(() => this.order().every((card) => card !== '-'));
   readonly isOwn = computed(() => this.best() !== undefined || this.kept() !== undefined);
 
   private readonly right = computed(() =>
