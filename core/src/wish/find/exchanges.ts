@@ -1,24 +1,12 @@
 import { randomInt, Rng } from '../../deck/rng';
 import { Faces } from './faces';
+import { facesOfTerm, lookingAt, placesOf } from './looking';
 import { Laying, Term } from './term';
 
 /** For so many steps two cards that changed places do not change back. */
 const TABU = 6;
 /** After so many steps in a row without a better laying some cards are exchanged by chance. */
 const STALE = 400;
-
-/** By place or face: the terms that look there. */
-const lookingAt = (
-  count: number,
-  terms: readonly Term[],
-  of: (term: Term) => readonly number[],
-): readonly Int32Array[] => {
-  const rows: number[][] = Array.from({ length: count }, () => []);
-  terms.forEach((term, index) => {
-    for (const at of of(term)) rows[at].push(index);
-  });
-  return rows.map((row) => Int32Array.from(row));
-};
 
 /**
  * A search by exchanges of two cards: a broken term, one of its places, and of all partners the best. What stays broken
@@ -58,8 +46,8 @@ export class Exchanges implements Laying {
   ) {
     this.at = Uint8Array.from(begin);
     this.where = new Uint8Array(faces.looks.length);
-    this.byPlace = lookingAt(faces.size, terms, (term) => (term.faces ? [] : term.places));
-    this.byFace = lookingAt(faces.looks.length, terms, (term) => term.faces ?? []);
+    this.byPlace = lookingAt(faces.size, terms, placesOf);
+    this.byFace = lookingAt(faces.looks.length, terms, facesOfTerm);
     this.broken = new Float64Array(terms.length);
     this.weight = new Float64Array(terms.length).fill(1);
     this.costs = Float64Array.from(terms, ({ cost = 1 }) => cost);

@@ -1,20 +1,8 @@
 import { Domains } from './domains';
 import { Faces } from './faces';
+import { facesOfTerm, lookingAt, placesOf } from './looking';
 import { Matching } from './matching';
 import { Term } from './term';
-
-/** So many words of a row of term numbers by place or face. */
-const rowsOf = (
-  count: number,
-  terms: readonly Term[],
-  of: (term: Term) => readonly number[],
-): readonly Int32Array[] => {
-  const rows: number[][] = Array.from({ length: count }, () => []);
-  terms.forEach((term, index) => {
-    if (term.narrow) for (const at of of(term)) rows[at].push(index);
-  });
-  return rows.map((row) => Int32Array.from(row));
-};
 
 /** The terms of a list of wishes over the domains of a pack: what one takes away wakes those that look there. */
 export class Network {
@@ -35,8 +23,8 @@ export class Network {
   ) {
     this.domains = new Domains(faces);
     this.failures = new Float64Array(faces.size);
-    this.byPlace = rowsOf(faces.size, terms, (term) => (term.faces ? [] : term.places));
-    this.byFace = rowsOf(faces.looks.length, terms, (term) => term.faces ?? []);
+    this.byPlace = lookingAt(faces.size, terms, (term) => (term.narrow ? placesOf(term) : []));
+    this.byFace = lookingAt(faces.looks.length, terms, (term) => (term.narrow ? facesOfTerm(term) : []));
     this.waiting = new Uint8Array(terms.length);
   }
 

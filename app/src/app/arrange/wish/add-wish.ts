@@ -63,7 +63,7 @@ import { Wishing } from './wishing.store';
         }
       </div>
     }`,
-  styleUrl: './add-wish.scss',
+  styleUrls: ['../../ui/palette.scss', './add-wish.scss'],
 })
 export class AddWish {
   /** A procedure is to be chosen as a wish. */

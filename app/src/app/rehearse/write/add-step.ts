@@ -30,7 +30,7 @@ import { Desk } from '../desk/desk.store';
   imports: [MatAutocomplete, MatAutocompleteTrigger, MatOption],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './add-step.html',
-  styleUrl: './add-step.scss',
+  styleUrls: ['../../ui/palette.scss', './add-step.scss'],
 })
 export class AddStep {
   protected readonly desk = inject(Desk);
