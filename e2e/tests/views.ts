@@ -1,5 +1,5 @@
 import { deflateRawSync } from 'node:zlib';
-import { Page } from '@playwright/test';
+import { expect, Page } from '@playwright/test';
 import { Enumeron, goTo, TIDEMARK } from './enumeron';
 import { settled } from './settled';
 
@@ -28,8 +28,15 @@ const written = async (page: Page): Promise<void> => {
 export const wished = async (page: Page, ...words: readonly string[]): Promise<void> => {
   const box = page.getByRole('textbox', { name: /^Add a wish/ });
   for (const each of words) {
-    await box.fill(each);
-    await box.press('Enter');
+    const lines = page.locator('en-wish-list .line');
+    const before = await lines.count();
+    // What was typed here before a reload may come back in between.
+    await expect(async () => {
+      if ((await lines.count()) > before) return;
+      await box.fill(each);
+      await box.press('Enter');
+      await expect(lines).toHaveCount(before + 1, { timeout: 1000 });
+    }).toPass();
   }
   await page
     .locator('.right')
