@@ -108,8 +108,4 @@ export class FoundPanel {
     const wish = index < 0 ? undefined : this.wishing.wishes()[index];
     return wish?.kind === 'by rule' ? headRecipe(ruleBehind(this.wishing.cards(), wish.rule)) : undefined;
   });
-
-  protected see(at: number): void {
-    this.wishing.without.set(at);
-  }
 }

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, input, output, signal } from '@angular/core';
 import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { Slot } from '@enumeron/core/file/wish/slots';
 
@@ -154,6 +154,8 @@ export class WishField {
   readonly written = output<unknown>();
   readonly entered = output();
 
+  /** Whether one is writing in it. */
+  private isIn = false;
   private readonly typed = signal<string | undefined>(undefined);
   private readonly value = computed(() => {
     const typed = this.typed();
@@ -165,7 +167,16 @@ export class WishField {
   protected readonly shown = computed(() => this.typed() ?? this.text());
   protected readonly size = computed(() => Math.max(1, this.shown().length));
 
+  constructor() {
+    // What is pressed on the rail meanwhile takes the place of what could not be read.
+    effect(() => {
+      this.text();
+      if (!this.isIn) this.typed.set(undefined);
+    });
+  }
+
   protected enter(box: HTMLInputElement): void {
+    this.isIn = true;
     this.entered.emit();
     box.select();
   }
@@ -178,6 +189,7 @@ export class WishField {
 
   /** What can be read stands there as it is said; what cannot stays as it was written. */
   protected leave(): void {
+    this.isIn = false;
     if (!this.isWrong()) this.typed.set(undefined);
   }
 }

@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, output } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  ElementRef,
+  inject,
+  output,
+  signal,
+} from '@angular/core';
 import { MatIcon } from '@angular/material/icon';
 import { AROUND, innerOf, optionsOf, WishOption } from '@enumeron/core/file/wish/options';
 import { WishCheck } from '@enumeron/core/file/wish/checkWish';
@@ -27,6 +35,8 @@ export class WishListView {
   protected readonly wishing = inject(Wishing);
   private readonly host: HTMLElement = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   protected readonly around = AROUND;
+  /** The wish in whose weight something stands that is none. */
+  protected readonly light = signal<number | undefined>(undefined);
 
   protected readonly lines = computed(() => {
     const [wishes, checks, problems] = [
@@ -88,9 +98,10 @@ export class WishListView {
   }
 
   protected weigh(index: number, text: string): void {
-    const weight = Number(text.replace(',', '.'));
-    const wish = this.wishing.wishes()[index];
-    this.wishing.change(index, { ...wish, weight: weight > 0 && weight < 1e6 ? weight : 1 });
+    const weight = Number(text.trim().replace(',', '.'));
+    const isWeight = weight > 0 && Number.isFinite(weight);
+    this.light.set(isWeight ? undefined : index);
+    if (isWeight) this.wishing.change(index, { ...this.wishing.wishes()[index], weight });
   }
 
   protected rather(index: number): void {

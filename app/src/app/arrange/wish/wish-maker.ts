@@ -13,7 +13,7 @@ import { toSignal } from '@angular/core/rxjs-interop';
 import { MatButton } from '@angular/material/button';
 import { MatFormField, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
-import { ActivatedRoute } from '@angular/router';
+import { ActivatedRoute, Router } from '@angular/router';
 import { Origin } from '@enumeron/core/file/arrange/origin';
 import { formatCard } from '@enumeron/core/deck';
 import { fileName } from '@enumeron/core/file/formats/name';
@@ -39,6 +39,7 @@ import { Scripts } from '../../platform/scripts';
 import { SampleRoom } from '../../storage/sample-room';
 import { keepDraft } from '../../storage/draft-fields';
 import { LeftDrafts } from '../../ui/left-drafts';
+import { titled } from '../../ui/titled';
 import { NewTabs } from '../make/new-tabs';
 import { OpenWishes } from '../open-wishes';
 import { FoundPanel } from './found-panel';
@@ -104,7 +105,10 @@ export class WishMaker {
     const id = this.id();
     return id === undefined ? undefined : this.store.find(id);
   });
-  protected readonly rowName = computed(() => this.row()?.name);
+  protected readonly rowName = computed(() => {
+    const row = this.row();
+    return row?.origin?.kind === 'wishes' ? row.name : undefined;
+  });
 
   protected readonly written = computed(() =>
     this.wishing
@@ -121,6 +125,7 @@ export class WishMaker {
   }));
 
   private readonly route = inject(ActivatedRoute);
+  private readonly router = inject(Router);
   /** What is written is kept by the order that it is opened for. */
   protected readonly draft = keepDraft(
     [
@@ -182,8 +187,12 @@ export class WishMaker {
       added.destroy();
     });
     effect(() => {
-      const fragment = this.fragment();
-      if (fragment) void this.bring(fragment);
+      const [fragment, known] = [this.fragment(), here()];
+      if (fragment && known !== undefined) void this.bring(fragment);
+    });
+    titled('Arrange', () => {
+      const name = this.rowName();
+      return name === undefined ? 'An order by wishes' : `Wishes · ${name}`;
     });
   }
 
@@ -219,6 +228,10 @@ export class WishMaker {
     if (text === undefined)
       this.problem.set('This address holds no wishes. It may have been cut off on its way.');
     else await this.read(text, 'Ask for it again.');
+    // It is taken over once: what is changed here stays through a reload.
+    await this.router.navigate([], {
+      ...{ relativeTo: this.route, queryParamsHandling: 'preserve', replaceUrl: true },
+    });
   }
 
   private async read(text: string, remedy: string): Promise<void> {
@@ -250,7 +263,7 @@ export class WishMaker {
       return;
     }
     this.problem.set(undefined);
-    if (made.pack) this.wishing.ownPack.set(made.pack);
+    if (made.pack) this.wishing.beginWithCards(made.pack);
     this.wishing.add(made.wish);
   }
 

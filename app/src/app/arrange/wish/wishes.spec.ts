@@ -18,6 +18,16 @@ import { WishMaker } from './wish-maker';
 
 let orders: OrdersStore;
 
+/** The button of the bar that tells what was done. */
+const bar = async (words: string): Promise<HTMLElement> => {
+  const found = (): HTMLElement | undefined =>
+    [...document.querySelectorAll<HTMLElement>('mat-snack-bar-container button')]
+      .filter((button) => button.textContent.includes(words))
+      .at(-1);
+  await until(() => found() !== undefined);
+  return found() as HTMLElement;
+};
+
 beforeEach(async () => {
   await freshApp([provideRouter([{ path: '**', children: [] }]), ProceduresStore]);
   orders = TestBed.inject(OrdersStore);
@@ -192,4 +202,77 @@ test('a list travels by address: shared, and opened; what is none is said to be 
   await router.navigate(['/'], { fragment: await packText(JSON.stringify({ pack: ['AC'], wishes: [] })) });
   const bad = await render(WishMaker);
   await settled(bad, 'Pack: It has 1 card.');
+});
+
+test('a list that is opened takes the place of what was written, which can be had back', async () => {
+  const page = await wishing('mates half', 'no four');
+  const list = {
+    pack: ['AC', '2C', 'X1', '7D', '7D*', '-'],
+    wishes: [{ kind: 'runs', of: 'colour', most: 3, weight: 2 }],
+  };
+  await page.component['read'](JSON.stringify(list), 'Choose another file.');
+  await settled(page, 'the cards of these wishes');
+  expect(page.all('.line')).toHaveLength(1);
+  // Indifferent cards are shown as such, and the rail shows the pack.
+  expect(TestBed.inject(RailPreview).preview()).toBeUndefined();
+  expect(page.text()).toContain('7♦ 7♦ any card');
+  const undo = await bar('Undo');
+  undo.click();
+  page.fixture.detectChanges();
+  expect(page.all('.line')).toHaveLength(2);
+});
+
+test('what was found for other cards is not shown for these, however they came to be others', async () => {
+  const page = await wishing('no four');
+  await page.click('Find an order');
+  await settled(page, 'It holds');
+  const cards = numberOrder().slice(0, 8);
+  const id = await orders.add('Eight', cards);
+  page.component['wishing'].beginWith(id);
+  await until(() => {
+    page.fixture.detectChanges();
+    return now().length === 8;
+  });
+  // Eight clubs and no other card to part them.
+  await until(() => {
+    page.fixture.detectChanges();
+    return rights(page)[0] === '0 of 8';
+  });
+  expect(page.all('en-save-order')).toHaveLength(0);
+});
+
+test('a weight that is none is said to be so and changes nothing; a wish that is removed comes back', async () => {
+  const page = await wishing('no four', 'mates half');
+  await page.click('rather than must');
+  await page.type('.weight input', 'much');
+  expect(page.text()).toContain('Write a number above 0.');
+  await page.type('.weight input', '0,5');
+  expect(page.text()).not.toContain('Write a number above 0.');
+  expect(page.component['wishing'].wishes()[1]).toMatchObject({ weight: 0.5 });
+  await page.click('Remove this wish');
+  expect(page.all('.line')).toHaveLength(1);
+  (await bar('Undo')).click();
+  page.fixture.detectChanges();
+  expect(page.component['wishing'].wishes()[1]).toMatchObject({ kind: 'mates apart', weight: 0.5 });
+});
+
+test('of no order is told what was judged of another: until it is known the sign stays open', async () => {
+  const page = await wishing('mates half');
+  await until(() => {
+    page.fixture.detectChanges();
+    return rights(page)[0] === '0 of 52';
+  });
+  page.component['wishing'].kept.set([...now().map(formatCard)].reverse());
+  expect(page.component['wishing'].checks()).toEqual([undefined]);
+  await until(() => {
+    page.fixture.detectChanges();
+    return rights(page)[0] === '0 of 52';
+  });
+});
+
+test('an order that was not made by wishes opens none of its own', async () => {
+  const id = await orders.add('Plain', numberOrder());
+  const page = await render(WishMaker, { id });
+  await settled(page, 'New order');
+  expect(page.text()).not.toContain('was wished to do');
 });

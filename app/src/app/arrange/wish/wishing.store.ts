@@ -1,14 +1,13 @@
-import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
+import { computed, effect, inject, Injectable, signal, untracked, WritableSignal } from '@angular/core';
 import { Card, formatCard, numberOrder } from '@enumeron/core/deck';
 import { alike } from '@enumeron/core/file/wish/changes';
-import { WishCheck } from '@enumeron/core/file/wish/checkWish';
+import { laidOf, WishCheck } from '@enumeron/core/file/wish/checkWish';
 import { picked, withoutWeight, withPart, WishPath } from '@enumeron/core/file/wish/editWish';
 import type { Found } from '@enumeron/core/file/wish/findOrder';
 import { FORMAT, readWishes, wishProblem } from '@enumeron/core/file/wish/readWishes';
 import { ListedWish, Wish, WishList } from '@enumeron/core/file/wish/wish';
 import { OrdersStore } from '../../nouns/orders/orders.store';
 import { PackStore } from '../../nouns/pack/pack.store';
-import { cardsOf } from './cards-of';
 import { Notices } from '../../platform/notices';
 import { jobView } from '../../platform/workers/job-view';
 
@@ -18,6 +17,19 @@ export interface Picking {
   readonly path: WishPath;
   readonly kind: string;
 }
+
+/** How an order meets wishes, by their text. */
+interface Judged {
+  readonly order: readonly string[];
+  readonly checks: ReadonlyMap<string, WishCheck>;
+}
+
+const isSame = (a: readonly string[], b: readonly string[]): boolean =>
+  a.length === b.length && a.every((card, index) => card === b[index]);
+
+/** Whether an order has just these cards. */
+const hasCards = (order: readonly string[], cards: readonly string[]): boolean =>
+  isSame([...order].sort(), [...cards].sort());
 
 /** The wishes that are being written, how the order at hand meets them, and what is found for them. */
 @Injectable()
@@ -67,8 +79,7 @@ export class Wishing {
   /** The list as it was written then; one like it is asked for with another start. */
   private readonly written = signal<WishList | undefined>(undefined);
   readonly held = signal(false);
-  private readonly finding = jobView('wish', () => this.asked(), this.held);
-  readonly view = this.finding;
+  private readonly view = jobView('wish', () => this.asked(), this.held);
   readonly isFinding = computed(
     () => this.asked() !== undefined && this.view()?.kind !== 'ended' && this.view()?.kind !== 'failed',
   );
@@ -80,7 +91,6 @@ export class Wishing {
     const view = this.view();
     return view?.kind === 'ended' ? view.result : undefined;
   });
-  readonly failed = computed(() => this.view()?.kind === 'failed');
   /** Whether the wishes have changed since they were looked for. */
   readonly isStale = computed(() => {
     const written = this.written();
@@ -103,13 +113,17 @@ export class Wishing {
     }
     return found?.order ?? this.progress()?.best.order;
   });
+  /** What was found, as long as it has the cards at hand: they may be others by now, also by another tab. */
+  private readonly own = computed(() =>
+    [this.best(), this.kept()].find((order) => order !== undefined && hasCards(order, this.base())),
+  );
 
   /** The order that is judged and shown: the best so far, or the one that one began with. */
-  readonly order = computed<readonly string[]>(() => this.best() ?? this.kept() ?? this.base());
-  readonly cards = computed<readonly Card[]>(() => cardsOf(this.order()));
+  readonly order = computed<readonly string[]>(() => this.own() ?? this.base());
+  readonly cards = computed<readonly Card[]>(() => laidOf(this.order()));
   /** Whether every card of the order is one that orders keep: none is indifferent. */
   readonly isKeepable = computed(() => this.order().every((card) => card !== '-'));
-  readonly isOwn = computed(() => this.best() !== undefined || this.kept() !== undefined);
+  readonly isOwn = computed(() => this.own() !== undefined);
 
   private readonly right = computed(() =>
     this.wishes()
@@ -119,45 +133,75 @@ export class Wishing {
   private readonly checking = jobView('wish checks', () =>
     this.right().length === 0 ? undefined : { order: this.order(), wishes: this.right() },
   );
-  private readonly lastChecks = signal<ReadonlyMap<string, WishCheck>>(new Map());
-  /** By wish: how the order meets it; what was known a moment ago until it is judged anew, undefined where it is wrong. */
-  readonly checks = computed<readonly (WishCheck | undefined)[]>(() =>
-    this.wishes().map((wish, index) =>
-      this.problems()[index] ? undefined : this.lastChecks().get(JSON.stringify(withoutWeight(wish))),
-    ),
-  );
-  readonly isJudged = computed(() => this.right().length === 0 || this.checking()?.kind === 'ended');
+  /** What was judged last: an order, and by wish how it meets it. */
+  private readonly judged = signal<Judged>({ order: [], checks: new Map() });
+  /**
+   * By wish: how the order meets it; undefined until that is known, and where the wish is wrong. While an order is looked
+   * for it is that of the best a moment ago: of no other order is anything told.
+   */
+  readonly checks = computed<readonly (WishCheck | undefined)[]>(() => {
+    const { order, checks } = this.judged();
+    const isThis = this.isFinding() || isSame(order, this.order());
+    return this.wishes().map((wish, index) =>
+      !isThis || this.problems()[index] ? undefined : checks.get(JSON.stringify(withoutWeight(wish))),
+    );
+  });
+  /** Whether a script could not be had that judges or looks for orders. */
+  readonly failed = computed(() => this.view()?.kind === 'failed' || this.checking()?.kind === 'failed');
 
   constructor() {
     effect(() => {
       const view = this.checking();
       if (view?.kind !== 'ended') return;
       const { asked, result } = view;
-      untracked(() =>
-        this.lastChecks.set(
-          new Map(asked.wishes.map((wish, index) => [JSON.stringify(wish), result[index]])),
-        ),
-      );
+      const checks = new Map(asked.wishes.map((wish, index) => [JSON.stringify(wish), result[index]]));
+      untracked(() => this.judged.set({ order: asked.order, checks }));
     });
   }
 
-  /** Takes a list that was kept or brought, with the order that was found for it. */
-  open(list: WishList, order?: readonly string[]): void {
+  /** Takes a list that was kept or brought, with the order that was found for it; what it replaces can be had back. */
+  private open(list: WishList, order?: readonly string[]): void {
+    const fields = [
+      this.wishes,
+      this.ownPack,
+      this.ownStart,
+      this.nearest,
+      this.kept,
+    ] as WritableSignal<unknown>[];
+    const before = fields.map((field) => field());
+    const had = this.wishes().length;
     this.wishes.set(list.wishes);
     this.ownPack.set(list.start?.every((card) => card !== null) ? list.start : list.pack);
     this.ownStart.set(list.start);
     this.nearest.set(list.start !== undefined);
     this.kept.set(order);
+    this.forget();
+    if (had > 0)
+      void this.notices.offerUndo('These wishes took the place of yours.', () =>
+        fields.forEach((field, index) => field.set(before[index])),
+      );
+  }
+
+  /** What is looked for, chosen or pressed is of other wishes or cards. */
+  private forget(): void {
     this.asked.set(undefined);
+    this.without.set(undefined);
+    this.chosen.set(undefined);
+    this.picking.set(undefined);
   }
 
   /** Begins with the cards of another order; what was found for others goes. */
   beginWith(id: string): void {
-    this.ownPack.set(undefined);
+    this.beginWithCards(undefined);
+    this.baseId.set(id);
+  }
+
+  /** Begins with cards that no order has that is kept. */
+  beginWithCards(cards: readonly string[] | undefined): void {
+    this.ownPack.set(cards);
     this.ownStart.set(undefined);
     this.kept.set(undefined);
-    this.asked.set(undefined);
-    this.baseId.set(id);
+    this.forget();
   }
 
   /** What is wrong with a value that should be a list; it is opened where nothing is. */
