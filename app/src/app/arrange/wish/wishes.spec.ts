@@ -15,8 +15,11 @@ import { forgetActs } from '../../platform/once';
 import { packText } from '../../platform/packed-text';
 import { ARRANGE_SHARING } from '../share';
 import { WishMaker } from './wish-maker';
+import { Wishing } from './wishing.store';
 
 let orders: OrdersStore;
+
+const storeOf = (page: Rendered<WishMaker>): Wishing => page.fixture.debugElement.injector.get(Wishing);
 
 /** The button of the bar that tells what was done. */
 const bar = async (words: string): Promise<HTMLElement> => {
@@ -210,7 +213,7 @@ test('a list that is opened takes the place of what was written, which can be ha
     pack: ['AC', '2C', 'X1', '7D', '7D*', '-'],
     wishes: [{ kind: 'runs', of: 'colour', most: 3, weight: 2 }],
   };
-  await page.component['read'](JSON.stringify(list), 'Choose another file.');
+  expect(storeOf(page).take(list)).toBeUndefined();
   await settled(page, 'the cards of these wishes');
   expect(page.all('.line')).toHaveLength(1);
   // Indifferent cards are shown as such, and the rail shows the pack.
@@ -228,7 +231,7 @@ test('what was found for other cards is not shown for these, however they came t
   await settled(page, 'It holds');
   const cards = numberOrder().slice(0, 8);
   const id = await orders.add('Eight', cards);
-  page.component['wishing'].beginWith(id);
+  storeOf(page).beginWith(id);
   await until(() => {
     page.fixture.detectChanges();
     return now().length === 8;
@@ -248,12 +251,12 @@ test('a weight that is none is said to be so and changes nothing; a wish that is
   expect(page.text()).toContain('Write a number above 0.');
   await page.type('.weight input', '0,5');
   expect(page.text()).not.toContain('Write a number above 0.');
-  expect(page.component['wishing'].wishes()[1]).toMatchObject({ weight: 0.5 });
+  expect(storeOf(page).wishes()[1]).toMatchObject({ weight: 0.5 });
   await page.click('Remove this wish');
   expect(page.all('.line')).toHaveLength(1);
   (await bar('Undo')).click();
   page.fixture.detectChanges();
-  expect(page.component['wishing'].wishes()[1]).toMatchObject({ kind: 'mates apart', weight: 0.5 });
+  expect(storeOf(page).wishes()[1]).toMatchObject({ kind: 'mates apart', weight: 0.5 });
 });
 
 test('of no order is told what was judged of another: until it is known the sign stays open', async () => {
@@ -262,8 +265,8 @@ test('of no order is told what was judged of another: until it is known the sign
     page.fixture.detectChanges();
     return rights(page)[0] === '0 of 52';
   });
-  page.component['wishing'].kept.set([...now().map(formatCard)].reverse());
-  expect(page.component['wishing'].checks()).toEqual([undefined]);
+  storeOf(page).kept.set([...now().map(formatCard)].reverse());
+  expect(storeOf(page).checks()).toEqual([undefined]);
   await until(() => {
     page.fixture.detectChanges();
     return rights(page)[0] === '0 of 52';
