@@ -30,6 +30,18 @@ export const oneStep = <Args, Result>(work: (args: Args) => Result): JobRule<Arg
   },
 });
 
+/** A job as part of another: what it tells on its way is told in the words of the other. */
+export function* telling<From, To, Result>(
+  job: Job<From, Result>,
+  say: (progress: From) => To,
+): Job<To, Result> {
+  for (;;) {
+    const step = job.next();
+    if (step.done) return step.value;
+    yield say(step.value);
+  }
+}
+
 /** Runs a job to its end, here and now. */
 export const finish = <Progress, Result>(job: Job<Progress, Result>): Result => {
   for (;;) {

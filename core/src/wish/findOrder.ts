@@ -1,6 +1,6 @@
 import { formatCard } from '../deck/notation';
 import { seededRng } from '../deck/rng';
-import { finish, Job, JobRule } from '../job/job';
+import { finish, Job, JobRule, telling } from '../job/job';
 import { INDIFFERENT } from '../procedure/packets';
 import { checkWish, WishCheck } from './checkWish';
 import { Conflict, countedAtOnce, smallest } from './find/conflict';
@@ -67,6 +67,8 @@ export interface FindProgress {
 export const FIND_BUDGET = 60_000_000;
 /** What is asked first: most lists are done by then. */
 const FIRST = 1_500_000;
+/** What each question behind the end of the budget may still take: most conflicts are seen to be smallest by it. */
+const LITTLE = 150_000;
 
 const write = (card: number): string => (card === INDIFFERENT ? '-' : formatCard(card));
 
@@ -126,16 +128,13 @@ class Finding {
       },
       budget,
     );
-    for (;;) {
-      const step = search.next();
-      if (step.done) {
-        this.spent += step.value.steps;
-        if (step.value.end !== 'none') this.note(step.value.at);
-        return step.value;
-      }
-      this.note(step.value.at);
-      yield this.told(step.value.steps);
-    }
+    const answer = yield* telling(search, ({ steps, at }) => {
+      this.note(at);
+      return this.told(steps);
+    });
+    this.spent += answer.steps;
+    if (answer.end !== 'none') this.note(answer.at);
+    return answer;
   }
 
   private told(more: number): FindProgress {
@@ -147,9 +146,9 @@ class Finding {
     };
   }
 
-  /** So much of the budget, or of what is left of it. */
+  /** So much of the budget, or of what is left of it; a little even then, so that what is seen soon is seen. */
   private shareOf(share: number): number {
-    return Math.max(FIRST, Math.min(this.budget * share, this.budget - this.spent));
+    return Math.max(LITTLE, Math.min(this.budget * share, this.budget - this.spent));
   }
 
   *run(): Search<Found> {
@@ -225,7 +224,10 @@ class Finding {
       const at = without[index];
       // With all other wishes of the list, too, where that is found soon.
       const others = this.musts.filter((each) => each !== wish);
-      const whole = others.length > conflict.length - 1 ? yield* this.seek(others, FIRST) : undefined;
+      const whole =
+        others.length > conflict.length - 1
+          ? yield* this.seek(others, Math.min(FIRST, this.shareOf(1)))
+          : undefined;
       const best = whole?.end === 'laid' ? whole.at : at;
       const order = best && this.orderOf(best);
       const holds =
@@ -249,16 +251,12 @@ class Finding {
     let [at, fewest] = [laid, false];
     if (compiled.start) {
       const search = fewestChanges(compiled, wishes, laid, this.rng, this.shareOf(0.3));
-      for (;;) {
-        const step = search.next();
-        if (step.done) {
-          ({ at, fewest } = step.value);
-          this.spent += step.value.steps;
-          break;
-        }
-        this.best = { at: step.value.at, broken: this.all.length - wishes.length };
-        yield this.told(step.value.steps);
-      }
+      const answer = yield* telling(search, ({ steps, at: so }) => {
+        this.best = { at: so, broken: this.all.length - wishes.length };
+        return this.told(steps);
+      });
+      ({ at, fewest } = answer);
+      this.spent += answer.steps;
     }
     const order = this.orderOf(at);
     const checks = list.wishes.map((wish) => checkWish(order, wish));

@@ -25,7 +25,7 @@ export interface WishKind<Kind extends WishName> {
   whyNot?(wish: WishOf<Kind>, size: number): Problem | undefined;
   /** Every case, and whether it is right. */
   cases(laid: Laid, wish: WishOf<Kind>, judging: Judging): readonly WishCase[];
-  /** The same as demands on places, for the search; nothing is shared with `cases`. */
+  /** The same as demands on places, for the search. It shares with `cases` what a field means, and no judgement. */
   terms(wish: WishOf<Kind>, site: Site, inside: Inside): readonly Term[];
 }
 

@@ -34,7 +34,7 @@ export class Exchanges implements Laying {
 
   /**
    * @param terms those that are not dear.
-   * @param domains by place: whether a face may lie there.
+   * @param may whether a face may lie at a place.
    * @param begin by place a face: where it begins.
    */
   constructor(
@@ -180,12 +180,12 @@ export class Exchanges implements Laying {
     where[at[other]] = other;
   }
 
-  /** How much more is broken after an exchange, by weight. */
+  /** How much more is broken after an exchange, by weight; where it is over `enough`, at least that it is. */
   private changeOf(one: number, other: number, enough: number): number {
     const { touched, broken, weight, terms, costs } = this;
     const count = this.gather(one, other);
     let change = 0;
-    // Broken terms can only mend: they are looked at first, so that what is hopeless is left soon.
+    // By so much it can mend at most from here on: what cannot reach the best any more is left.
     let mendable = 0;
     for (let index = 0; index < count; index++) mendable += weight[touched[index]] * broken[touched[index]];
     this.swap(one, other);

@@ -1,12 +1,16 @@
 import { Answer, solve } from './solve';
 import { changesIn, Compiled, nearStart, termsOf } from './lists';
 import { Rng } from '../../deck/rng';
+import { Job, telling } from '../../job/job';
 
 /** The laying with the fewest changes that was found, and whether fewer were proved impossible. */
 export interface Fewest {
   readonly at: Uint8Array;
   readonly fewest: boolean;
 }
+
+/** The steps so far, and the laying with the fewest changes. */
+type FewestProgress = { readonly steps: number; readonly at: Uint8Array };
 
 /**
  * Changes as few places of the start as possible: one change fewer is asked for until there is none, or none is found.
@@ -20,27 +24,15 @@ export function* fewestChanges(
   at: Uint8Array,
   rng: Rng,
   budget: number,
-): Generator<
-  { readonly steps: number; readonly at: Uint8Array },
-  Fewest & { readonly steps: number },
-  undefined
-> {
+): Job<FewestProgress, Fewest & { readonly steps: number }> {
   let best = at;
   let steps = 0;
   const terms = termsOf(list, wishes);
-  const ask = function* (
-    most: number,
-  ): Generator<{ readonly steps: number; readonly at: Uint8Array }, Answer, undefined> {
-    const search = solve(
-      { faces: list.faces, terms: [nearStart(list, most), ...terms], rng, wanted: list.start },
-      budget,
+  const ask = (most: number): Job<FewestProgress, Answer> =>
+    telling(
+      solve({ faces: list.faces, terms: [nearStart(list, most), ...terms], rng, wanted: list.start }, budget),
+      (progress) => ({ steps: steps + progress.steps, at: best }),
     );
-    for (;;) {
-      const step = search.next();
-      if (step.done) return step.value;
-      yield { steps: steps + step.value.steps, at: best };
-    }
-  };
   for (;;) {
     const most = changesIn(list, best) - 1;
     if (most < 0) return { at: best, fewest: true, steps };

@@ -1,4 +1,5 @@
 import { Rng } from '../../deck/rng';
+import { telling } from '../../job/job';
 import { DepthFirst } from './depthFirst';
 import { Exchanges } from './exchanges';
 import { Faces } from './faces';
@@ -36,7 +37,7 @@ const GROWTH = 1.4;
 /** Exchanges get so much more of each turn. */
 const EXCHANGES = 2;
 /** So many at most are taken between two words of progress. */
-export const AT_ONCE = 40_000;
+const AT_ONCE = 40_000;
 
 /** The terms of wishes over domains that were narrowed once; undefined where nothing is left. */
 export const narrowed = (faces: Faces, terms: readonly Term[]): Network | undefined => {
@@ -85,8 +86,7 @@ export function* solve(sought: Sought, budget: number): Generator<SolveProgress,
     ((allowed[2 * place + (face >> 5)] >>> (face & 31)) & 1) === 1;
   const exchanges = new Exchanges(faces, terms, may, begin, rng);
   const depth = new DepthFirst(network, rng, wanted);
-  let more = 0;
-  const steps = (): number => Math.ceil(exchanges.steps + network.steps + more);
+  const steps = (): number => Math.ceil(exchanges.steps + network.steps);
   let [slice, limit] = [SLICE, SLICE];
   let depthLeft = limit;
   while (steps() < budget) {
@@ -112,15 +112,15 @@ export function* solve(sought: Sought, budget: number): Generator<SolveProgress,
     if (laid) {
       if (dear.length === 0) return { end: 'laid', at: laid, steps: steps() };
       const walk = walkDear({ terms, dear, may, rng, at: laid, faces }, budget - steps());
-      for (;;) {
-        const step = walk.next();
-        if (!step.done) {
-          yield { steps: steps() + step.value.steps, at: step.value.at };
-          continue;
-        }
-        more += step.value.steps;
-        return { end: step.value.done ? 'laid' : 'open', at: step.value.at, steps: steps() };
-      }
+      const walked = yield* telling(walk, (progress) => ({
+        steps: steps() + progress.steps,
+        at: progress.at,
+      }));
+      return {
+        end: walked.done ? 'laid' : 'open',
+        at: walked.at,
+        steps: steps() + walked.steps,
+      };
     }
     slice *= GROWTH;
   }
