@@ -1,22 +1,10 @@
-import { LARGEST_PACK, Rank, RANKS, Suit } from '../deck/card';
-import {
-  formatCard,
-  parseCard,
-  parseRank,
-  parseSuit,
-  showRank,
-  showSuit,
-  speakRank,
-  speakSuit,
-} from '../deck/notation';
+import { LARGEST_PACK } from '../deck/card';
+import { formatCard, parseCard } from '../deck/notation';
 import { eachOnce, FLAG, listOf, oneOf, optional, Part, shape, shouldBe, whole } from '../deck/shape';
-import { MOVE, Move } from '../moves/move';
-import { parseMovesText } from '../moves/moveText';
-import { writeMove } from '../moves/writeMove';
 import { cardNamed } from '../procedure/laid';
-import { lookNamed, suitOfLetter } from './cardClass';
+import { lookNamed } from './cardClass';
 import { RELATIONS, showLook } from './look';
-import { CardClass, Cuts, HANDS, Places, Span, SuitLetter } from './wish';
+import { HANDS, Places, Span } from './wish';
 
 export type SlotKind =
   'number' | 'card' | 'cards' | 'places' | 'class' | 'choice' | 'flag' | 'suits' | 'cuts' | 'moves' | 'other';
@@ -33,12 +21,10 @@ export interface Slot {
   readonly options?: readonly (readonly [value: string, says: string])[];
   /** What each part of a list is, where the sentence tells them one by one. */
   readonly each?: Slot;
-  /** Whether it may be left out. */
-  readonly optional?: boolean;
 }
 
 /** A slot that may be left out. */
-export const maybe = (slot: Slot): Slot => ({ ...slot, part: optional(slot.part), optional: true });
+export const maybe = (slot: Slot): Slot => ({ ...slot, part: optional(slot.part) });
 
 const part =
   (should: string, holds: (value: unknown) => boolean): Part =>
@@ -115,14 +101,14 @@ export const HAND = choiceOf(
   Object.fromEntries(HANDS.map((hand) => [hand, /^(four|three|two|one)/.test(hand) ? hand : `a ${hand}`])),
 );
 
-const CARD_PART = part(
+export const CARD_PART = part(
   'a card such as 7D, X1 or -',
   (value) => typeof value === 'string' && cardNamed(value) !== undefined,
 );
 
 export const sayCard = (card: unknown): string => showLook(lookNamed(card as string));
 
-const readCard = (text: string): string | undefined => {
+export const readCard = (text: string): string | undefined => {
   const plain = text.trim();
   if (plain === '-') return plain;
   const card = parseCard(plain);
@@ -139,7 +125,7 @@ const piecesOf = (text: string): readonly string[] => {
 };
 
 /** Each piece as it is read; undefined where one of them is not, or there is none. */
-const readEach = <Value>(
+export const readEach = <Value>(
   pieces: readonly string[],
   read: (piece: string) => Value | undefined,
 ): readonly Value[] | undefined => {
@@ -163,7 +149,7 @@ const SPAN_PART = shape({ from: optional(PLACE_PART), to: optional(PLACE_PART) }
 export const spanProblem = ({ from, to }: Span): string | undefined =>
   from !== undefined && to !== undefined && from > to ? `It goes from ${from} to ${to}.` : undefined;
 
-const readPlaces = (text: string): readonly number[] | undefined =>
+export const readPlaces = (text: string): readonly number[] | undefined =>
   readEach(piecesOf(text.replace(/\band\b/g, ',')), readWhole);
 
 /** Places as a list only. */
@@ -194,142 +180,6 @@ export const PLACES: Slot = {
     const span = /^(\d+) *(?:to|-|–) *(\d+|the face)$/.exec(text.trim());
     if (!span) return readPlaces(text);
     return { from: Number(span[1]), ...(span[2] === 'the face' ? {} : { to: Number(span[2]) }) };
-  },
-};
-
-const SUIT_LETTERS: readonly SuitLetter[] = ['C', 'D', 'H', 'S'];
-
-const CLASS_PART = shape({
-  cards: optional(listOf(CARD_PART, 1, LARGEST_PACK)),
-  suits: optional(eachOnce(listOf(oneOf(...SUIT_LETTERS), 1, 4))),
-  ranks: optional(eachOnce(listOf(whole(1, 13), 1, 13))),
-  colour: optional(oneOf('red', 'black')),
-});
-
-const showLetter = (letter: SuitLetter): string => showSuit(suitOfLetter(letter) as Suit);
-
-const inWords = (parts: readonly string[]): string =>
-  parts.length < 2 ? parts.join('') : `${parts.slice(0, -1).join(', ')} or ${parts[parts.length - 1]}`;
-
-/** More of a rank than one: `aces`, `7s`. */
-const ranksOf = (rank: number): string =>
-  rank > 1 && rank < 11 ? `${showRank(rank as Rank)}s` : `${speakRank(rank as Rank)}s`;
-
-const sayClass = ({ cards, suits, ranks, colour }: CardClass): string => {
-  const named = suits && inWords(suits.map((letter) => speakSuit(suitOfLetter(letter) as Suit)));
-  const which = [
-    colour ?? [],
-    ranks ? inWords(ranks.map(ranksOf)) : [],
-    named === undefined ? [] : ranks ? `of ${named}` : named,
-    cards ? cards.map(sayCard).join(', ') : [],
-  ].flat();
-  if (which.length === 0) return 'any cards';
-  return colour && which.length === 1 ? `${colour} cards` : which.join(' ');
-};
-
-const suitByWord = (word: string): SuitLetter | undefined => {
-  const index = [0, 1, 2, 3].find((suit) =>
-    [speakSuit(suit as Suit), speakSuit(suit as Suit).slice(0, -1)].includes(word),
-  );
-  const suit = index ?? parseSuit(word);
-  return suit === undefined ? undefined : SUIT_LETTERS[suit];
-};
-
-const rankByWord = (word: string): number | undefined => {
-  const one = word.toLowerCase().replace(/(?<=.)s$/, '');
-  return RANKS.find((rank) => speakRank(rank) === one || `${speakRank(rank)}e` === one) ?? parseRank(one);
-};
-
-/** One word of a class more. */
-const withWord = (known: CardClass, word: string): CardClass | undefined => {
-  if (word === 'red' || word === 'black') return known.colour ? undefined : { ...known, colour: word };
-  // `7s` are sevens, `7S` is a card.
-  const card = /^(10|[2-9])s$/.test(word) ? undefined : readCard(word);
-  if (card !== undefined) return { ...known, cards: [...(known.cards ?? []), card] };
-  const rank = rankByWord(word);
-  if (rank !== undefined && !known.ranks?.includes(rank))
-    return { ...known, ranks: [...(known.ranks ?? []), rank] };
-  const suit = suitByWord(word);
-  return suit === undefined || known.suits?.includes(suit)
-    ? undefined
-    : { ...known, suits: [...(known.suits ?? []), suit] };
-};
-
-/** Words that say nothing of a class. */
-const FILLERS = /\b(and|or|the|of|any|cards?)\b/g;
-
-export const CLASS: Slot = {
-  kind: 'class',
-  part: CLASS_PART,
-  say: (value) => sayClass(value as CardClass),
-  read: (text) =>
-    text
-      .replace(FILLERS, ' ')
-      .split(/[\s,]+/)
-      .filter((word) => word !== '')
-      .reduce<CardClass | undefined>((known, word) => known && withWord(known, word), {}),
-};
-
-export const SUITS_IN_TURN: Slot = {
-  kind: 'suits',
-  part: eachOnce(listOf(oneOf(...SUIT_LETTERS), 4, 4)),
-  say: (value) => (value as readonly SuitLetter[]).map(showLetter).join(' '),
-  read: (text) => {
-    const suits = readEach([...text.replace(/[\s,]/g, '')], suitByWord);
-    return suits && new Set(suits).size === 4 && suits.length === 4 ? suits : undefined;
-  },
-};
-
-/** The most cards that are said to be cut; it goes round the pack. */
-const CUT = whole(0, FARTHEST);
-
-export const CUTS: Slot = {
-  kind: 'cuts',
-  part: (value, fields) => {
-    if (value === 'every') return undefined;
-    if (Array.isArray(value)) return eachOnce(listOf(CUT, 1, LARGEST_PACK))(value, fields);
-    const problem = shape({ from: CUT, to: CUT })(value, fields);
-    if (problem) return problem;
-    return spanProblem(value as Span) === undefined
-      ? undefined
-      : shouldBe(value, 'from a cut to a larger one');
-  },
-  say: (value) => {
-    const cuts = value as Cuts;
-    if (cuts === 'every') return 'every cut';
-    if (Array.isArray(cuts))
-      return `${cuts.length === 1 ? 'cut' : 'cuts'} ${(cuts as readonly number[]).join(', ')}`;
-    const { from, to } = cuts as { readonly from: number; readonly to: number };
-    return `every cut from ${from} to ${to}`;
-  },
-  read: (text) => {
-    const plain = text.replace(/^(at )?(every )?(cuts? ?)?(from )?/, '').trim();
-    if (plain === '' || plain === 'every') return 'every';
-    const span = /^(\d+) *(?:to|-|–) *(\d+)$/.exec(plain);
-    return span ? { from: Number(span[1]), to: Number(span[2]) } : readPlaces(plain);
-  },
-};
-
-/** Moves that keep all cards and that no chance enters. */
-const KEEPS = (value: unknown): boolean => {
-  const kind = (value as Move).kind;
-  return kind !== 'take' && kind !== 'put' && kind !== 'riffle' && kind !== 'overhand';
-};
-
-const MOVE_PART: Part = (value, fields) =>
-  MOVE(value, fields) ??
-  (KEEPS(value) ? undefined : shouldBe((value as Move).kind, 'a move that keeps all cards, without chance'));
-
-/** Counts of a move may go up to the largest pack. */
-const ANY_PACK = Array.from({ length: LARGEST_PACK }, (_, card) => card);
-
-export const MOVES: Slot = {
-  kind: 'moves',
-  part: listOf(MOVE_PART, 1, 1000),
-  say: (value) => (value as readonly Move[]).map(writeMove).join(', '),
-  read: (text) => {
-    const { moves, problem } = parseMovesText(text, ANY_PACK);
-    return problem !== undefined || moves.length === 0 || !moves.every(KEEPS) ? undefined : moves;
   },
 };
 

@@ -1,4 +1,4 @@
-import { Wish, WishName, WishOf } from './wish';
+import { WishName, WishOf } from './wish';
 import { WishKind } from './kind';
 import { AFTER } from './kinds/after';
 import { AT_CUTS } from './kinds/atCuts';
@@ -61,5 +61,3 @@ export const WISHES: { readonly [Kind in WishName]: WishKind<Kind> } = {
 
 /** What is known of a wish’s kind. */
 export const kindOfWish = <Kind extends WishName>(wish: WishOf<Kind>): WishKind<Kind> => WISHES[wish.kind];
-
-export type AnyKind = WishKind<Wish['kind']>;

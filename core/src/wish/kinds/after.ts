@@ -1,6 +1,6 @@
 import { applyMove, Move } from '../../moves/move';
 import { WishKind } from '../kind';
-import { MOVES } from '../slots';
+import { MOVES } from '../moveSlots';
 import { INNER } from './atCuts';
 
 const moved = (row: readonly number[], moves: readonly Move[]): readonly number[] =>

@@ -1,7 +1,8 @@
 import { countOf } from '../../deck/countOf';
 import { mod } from '../../deck/mod';
 import { WishKind } from '../kind';
-import { CUTS, Slot } from '../slots';
+import { CUTS } from '../moveSlots';
+import { Slot } from '../slots';
 import { Cuts } from '../wish';
 
 /** A wish inside another: its shape is that of all wishes, which the list of kinds puts in. */

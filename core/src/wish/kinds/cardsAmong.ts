@@ -4,7 +4,8 @@ import { countOfFaces, facesWhere } from '../find/faces';
 import { indicesIn } from '../find/sites';
 import { count, Counted } from '../find/terms/count';
 import { WishKind, wrong } from '../kind';
-import { CLASS, maybe, number, PLACES } from '../slots';
+import { CLASS } from '../classSlot';
+import { maybe, number, PLACES } from '../slots';
 import { LARGEST_PACK } from '../../deck/card';
 
 const COUNT = maybe(number(0, LARGEST_PACK));

@@ -7,7 +7,8 @@ import { never } from '../find/terms/single';
 import { rows } from '../find/sites';
 import { count } from '../find/terms/count';
 import { WishKind } from '../kind';
-import { CLASS, FLAG_SLOT, maybe, number } from '../slots';
+import { CLASS } from '../classSlot';
+import { FLAG_SLOT, maybe, number } from '../slots';
 
 /** Between two cards of a class lie at least so many less one others. */
 export const SPACED: WishKind<'spaced'> = {

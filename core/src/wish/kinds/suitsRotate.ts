@@ -7,7 +7,8 @@ import { one } from '../find/terms/single';
 import { Site, Term } from '../find/term';
 import { WishKind } from '../kind';
 import { suitAt } from '../look';
-import { maybe, SUITS_IN_TURN } from '../slots';
+import { SUITS_IN_TURN } from '../classSlot';
+import { maybe } from '../slots';
 import { SuitLetter, WishOf } from '../wish';
 import { inSpan, roundFields, spanWrong } from './span';
 

@@ -12,7 +12,7 @@ export interface PairTable {
 }
 
 /** Which pairs of faces have something in common, from the first place to the second. */
-export const pairTable = (faces: Faces, key: string, holds: (a: number, b: number) => boolean): PairTable => {
+const pairTable = (faces: Faces, key: string, holds: (a: number, b: number) => boolean): PairTable => {
   const words = (way: (one: number, other: number) => boolean): Int32Array =>
     Int32Array.from(
       faces.looks.flatMap((look) => {
