@@ -109,7 +109,7 @@ test('wishes are a file and are opened again; a procedure asks for an order', as
     .locator('.file input')
     .setInputFiles({ name: 'bad.json', mimeType: 'application/json', buffer: Buffer.from('{') });
   await expect(page.getByRole('alert')).toContainText('not JSON');
-  await page.locator('.file input').setInputFiles(path);
+  await page.locator('.file input[type=file]').setInputFiles(path);
   await expect(page.locator('.right').first()).toContainText('of 52');
   await page.goto('/rehearse');
   await page.getByText('A card made of two').first().click();

@@ -28,12 +28,19 @@ export class FoundPanel {
 
   private readonly held = computed(() => {
     const checks = this.wishing.checks();
-    return { right: checks.filter((check) => check?.holds).length, all: checks.length };
+    const wrong = this.wishing.problems().filter((problem) => problem !== undefined).length;
+    const known = checks.filter((check) => check !== undefined).length;
+    return {
+      right: checks.filter((check) => check?.holds).length,
+      all: checks.length,
+      isKnown: known + wrong === checks.length,
+    };
   });
   /** How many wishes the order that is shown holds. */
   protected readonly judged = computed(() => {
-    const { right, all } = this.held();
+    const { right, all, isKnown } = this.held();
     if (all === 0) return 'No wish yet';
+    if (!isKnown) return 'Being judged …';
     if (right === all) return all === 1 ? 'It holds' : `All ${all} hold`;
     return `${right} of ${all} hold`;
   });

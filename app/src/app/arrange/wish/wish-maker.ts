@@ -77,7 +77,7 @@ const canBeSaid = (value: unknown): boolean => {
   providers: [ProceduresStore, Wishing],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './wish-maker.html',
-  styleUrl: './wish-maker.scss',
+  styleUrls: ['../../ui/lists.scss', './wish-maker.scss'],
 })
 export class WishMaker {
   protected readonly wishing = inject(Wishing);

@@ -16,8 +16,17 @@ import { packText } from '../../platform/packed-text';
 import { ARRANGE_SHARING } from '../share';
 import { WishMaker } from './wish-maker';
 import { Wishing } from './wishing.store';
+import { runHere } from '../../../testing/jobs';
+import { ArgsOf, RUN_JOB, RunJob } from '../../platform/workers/jobs';
 
 let orders: OrdersStore;
+/** How many wishes were asked to be judged, job by job. */
+let judged: number[];
+const counted: RunJob = (name, args, held) => {
+  if (name !== 'wish checks') return runHere(name, args, held);
+  judged.push((args as ArgsOf<'wish checks'>).wishes.length);
+  return runHere(name, args, held);
+};
 
 const storeOf = (page: Rendered<WishMaker>): Wishing => page.fixture.debugElement.injector.get(Wishing);
 
@@ -32,7 +41,11 @@ const bar = async (words: string): Promise<HTMLElement> => {
 };
 
 beforeEach(async () => {
-  await freshApp([provideRouter([{ path: '**', children: [] }]), ProceduresStore]);
+  judged = [];
+  await freshApp([
+    ...[provideRouter([{ path: '**', children: [] }]), ProceduresStore],
+    { provide: RUN_JOB, useValue: counted },
+  ]);
   orders = TestBed.inject(OrdersStore);
   await until(() => orders.count() !== undefined);
 });
@@ -278,4 +291,16 @@ test('an order that was not made by wishes opens none of its own', async () => {
   const page = await render(WishMaker, { id });
   await settled(page, 'New order');
   expect(page.text()).not.toContain('was wished to do');
+});
+
+test('only what is not known is judged: a wish more alone, and what was found not once more', async () => {
+  const page = await wishing('no four');
+  await settled(page, 'It holds');
+  await page.type('en-add-wish input', 'mates half');
+  page.find('en-add-wish input').dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter' }));
+  await settled(page, '1 of 2 hold');
+  expect(judged).toEqual([1, 1]);
+  await page.click('Find an order');
+  await settled(page, 'All 2 hold');
+  expect(judged).toEqual([1, 1]);
 });

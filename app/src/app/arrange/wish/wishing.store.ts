@@ -1,4 +1,4 @@
-import { computed, effect, inject, Injectable, signal, untracked, WritableSignal } from '@angular/core';
+import { computed, inject, Injectable, signal, WritableSignal } from '@angular/core';
 import { Card, formatCard, numberOrder } from '@enumeron/core/deck';
 import { alike } from '@enumeron/core/file/wish/changes';
 import { laidOf, WishCheck } from '@enumeron/core/file/wish/checkWish';
@@ -9,6 +9,7 @@ import { ListedWish, Wish, WishList } from '@enumeron/core/file/wish/wish';
 import { OrdersStore } from '../../nouns/orders/orders.store';
 import { PackStore } from '../../nouns/pack/pack.store';
 import { Notices } from '../../platform/notices';
+import { isSame, Judged, judging } from './judging';
 import { jobView } from '../../platform/workers/job-view';
 
 /** A field that the rail is picked for. */
@@ -17,15 +18,6 @@ export interface Picking {
   readonly path: WishPath;
   readonly kind: string;
 }
-
-/** How an order meets wishes, by their text. */
-interface Judged {
-  readonly order: readonly string[];
-  readonly checks: ReadonlyMap<string, WishCheck>;
-}
-
-const isSame = (a: readonly string[], b: readonly string[]): boolean =>
-  a.length === b.length && a.every((card, index) => card === b[index]);
 
 /** Whether an order has just these cards. */
 const hasCards = (order: readonly string[], cards: readonly string[]): boolean =>
@@ -130,34 +122,22 @@ export class Wishing {
       .filter((_, index) => !this.problems()[index])
       .map(withoutWeight),
   );
-  private readonly checking = jobView('wish checks', () =>
-    this.right().length === 0 ? undefined : { order: this.order(), wishes: this.right() },
-  );
-  /** What was judged last: an order, and by wish how it meets it. */
-  private readonly judged = signal<Judged>({ order: [], checks: new Map() });
-  /**
-   * By wish: how the order meets it; undefined until that is known, and where the wish is wrong. While an order is looked
-   * for it is that of the best a moment ago: of no other order is anything told.
-   */
+  private readonly foundSo = computed<Judged | undefined>(() => {
+    const [view, found] = [this.view(), this.found()];
+    return view && found && found.end !== 'conflict'
+      ? { order: found.order, wishes: view.asked.list.wishes.map(withoutWeight), checks: found.checks }
+      : undefined;
+  });
+  private readonly judging = judging(this.order, this.isFinding, this.right, this.foundSo);
+  /** By wish: how the order meets it; undefined until that is known, and where the wish is wrong. */
   readonly checks = computed<readonly (WishCheck | undefined)[]>(() => {
-    const { order, checks } = this.judged();
-    const isThis = this.isFinding() || isSame(order, this.order());
+    const check = this.judging.check();
     return this.wishes().map((wish, index) =>
-      !isThis || this.problems()[index] ? undefined : checks.get(JSON.stringify(withoutWeight(wish))),
+      this.problems()[index] ? undefined : check(withoutWeight(wish)),
     );
   });
   /** Whether a script could not be had that judges or looks for orders. */
-  readonly failed = computed(() => this.view()?.kind === 'failed' || this.checking()?.kind === 'failed');
-
-  constructor() {
-    effect(() => {
-      const view = this.checking();
-      if (view?.kind !== 'ended') return;
-      const { asked, result } = view;
-      const checks = new Map(asked.wishes.map((wish, index) => [JSON.stringify(wish), result[index]]));
-      untracked(() => this.judged.set({ order: asked.order, checks }));
-    });
-  }
+  readonly failed = computed(() => this.view()?.kind === 'failed' || this.judging.failed());
 
   /** Takes a list that was kept or brought, with the order that was found for it; what it replaces can be had back. */
   private open(list: WishList, order?: readonly string[]): void {
