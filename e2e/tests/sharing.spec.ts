@@ -106,7 +106,7 @@ const STATES: readonly (readonly [
     'a row of weaves',
     async ({ page }) => {
       await goTo(page, '/weave');
-      await page.getByRole('application').focus();
+      await page.getByRole('application', { name: 'The row of moves' }).focus();
       await page.keyboard.type('ioc12 o');
       await page.getByText('After 4 of 4', { exact: true }).waitFor();
     },

@@ -136,7 +136,7 @@ export const VIEWS: readonly View[] = [
     name: 'weave',
     path: '/weave',
     fill: async (page) => {
-      await page.getByRole('application').focus();
+      await page.getByRole('application', { name: 'The row of moves' }).focus();
       await page.keyboard.type('ioc12 o');
       await page.getByText('After 4 of 4', { exact: true }).waitFor();
     },

@@ -70,6 +70,8 @@ export class Boot {
       await this.seed(await this.storage.open());
       this.storage.openTo();
       await this.rows.glance();
+      // Before the views fill fields again and the user goes on: that comes on top of it.
+      this.journal.beginLeft(await this.storage.db());
       rememberVisit();
     } catch (error) {
       // Not even a database in memory: what is done shows, and is told not to be stored.

@@ -183,22 +183,31 @@ export class Journal implements Readers {
     this.keep();
   }
 
-  /** Does what was taken over, where the rows are as they were. */
+  /** Does what was taken over, where the rows are as they were; resolves when that is stored. */
   async finish(): Promise<void> {
-    const db = await this.storage.db();
-    const left = this.unfinished;
-    this.unfinished = [];
-    await Promise.all(left.map((each) => this.finishOne(db, each)));
+    await Promise.all(this.beginAll(await this.storage.db()));
     this.keep();
   }
 
-  private async finishOne(db: Database, left: LeftAction): Promise<void> {
+  /** Begins what was taken over, so that whatever is done from now on comes on top of it. */
+  beginLeft(db: Database): void {
+    void Promise.all(this.beginAll(db));
+  }
+
+  private beginAll(db: Database): readonly Promise<Committed>[] {
+    const left = this.unfinished;
+    this.unfinished = [];
+    return left.flatMap((each) => this.beginOne(db, each) ?? []);
+  }
+
+  private beginOne(db: Database, left: LeftAction): Promise<Committed> | undefined {
     const { label, about, writes } = left;
     const kinds = writes.map(({ kind }) => db.kindNamed(kind));
-    if (!kinds.every((kind) => kind !== undefined)) return;
+    if (!kinds.every((kind) => kind !== undefined)) return undefined;
     const places = writes.map(({ key }, index) => placeOf(kinds[index], key));
     const line = lineOf(places);
-    if (places.some((place) => this.acted?.has(idOf(place))) || (line && this.acted?.has(line))) return;
+    if (places.some((place) => this.acted?.has(idOf(place))) || (line && this.acted?.has(line)))
+      return undefined;
     const action: Action = {
       ...{ label, line, about, places },
       change: (rows) =>
@@ -207,7 +216,7 @@ export class Journal implements Readers {
           : undefined,
     };
     this.left.set(action, left);
-    await this.begin(action);
+    return this.begin(action);
   }
 
   /** Takes the newest action of a line back; one that is not stored yet just goes. */
@@ -218,6 +227,7 @@ export class Journal implements Readers {
       .filter((action) => action.line === line)
       .at(-1);
     if (!last) return this.step(line, 'before', overwrite);
+    this.acted?.add(line);
     this.takenBack.update((actions) => [...actions, last]);
     this.drop(last, 'nothing');
     return { kind: 'done', label: last.label };

@@ -278,6 +278,18 @@ describe('an action on its way when the tab is left', () => {
     expect(await db.rows(JOURNAL).count()).toBe(1);
   });
 
+  test('is done first, however early the user goes on with the same row', async () => {
+    left(turned(0), turned(3));
+    await visit(db);
+    // As a view does that fills a field again before anything is stored.
+    await TestBed.inject(Journal).commit('cut 4', [onlyPlace(PACK)], ([row]) => [
+      { ...row, now: cut(row.now, 4) },
+    ]);
+    await settled();
+    expect((await packRow()).now).toEqual(cut(tidemark.cards, 7));
+    expect([await undone(), await undone()]).toEqual(['cut 4', 'cut 3']);
+  });
+
   test('is kept from the moment it is asked for until it is stored', async () => {
     const written = TestBed.inject(PackStore).apply({ kind: 'cut', count: 5 });
     expect(leftInFlight()).toMatchObject([
