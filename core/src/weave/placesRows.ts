@@ -38,7 +38,8 @@ interface Traced {
   readonly to: number;
 }
 
-const moveOf = (kind: WeaveKind | 'cut', from: number, to: number, size: number): Move =>
+/** A step between two turns of the first card as a move. */
+export const moveOf = (kind: WeaveKind | 'cut', from: number, to: number, size: number): Move =>
   kind === 'cut' ? { kind: 'cut', count: mod(from - to, size) } : { kind: 'weave', weave: kind };
 
 /** Cuts that follow each other are one, and none where they come to nothing. */
@@ -58,7 +59,8 @@ const joinCuts = (moves: readonly Move[], size: number): Move[] => {
   return joined;
 };
 
-const indicesOf = (key: number, turn: number, { size, cards }: Ends): readonly number[] => {
+/** Where the cards of a group lie at a turn, as indices. */
+export const indicesOf = (key: number, turn: number, size: number, cards: number): readonly number[] => {
   const gaps: number[] = [];
   for (let card = 1, rest = key; card < cards; card++, rest = Math.floor(rest / size))
     gaps.unshift(rest % size);
@@ -76,7 +78,7 @@ function* traces(side: Side, key: number, turn: number, ends: Ends): Generator<r
   }
   // The other side's weaves take this side's back.
   const undo = (side === ends.forth ? ends.back : ends.forth).moves;
-  const indices = indicesOf(key, turn, ends);
+  const indices = indicesOf(key, turn, size, ends.cards);
   for (const [number, kind] of KINDS.entries()) {
     const before = indices.map((index) => undo[number][index]);
     const from = keyOf(before, size);

@@ -164,6 +164,52 @@ test('nothing is done where all lies there; of equals the fewest weaves', () => 
   }
 });
 
+/**
+ * How long the shortest row of weaves and cuts from some places to any others is, and how many weaves it has at least, 64 a
+ * move and one a weave: level by level over all states, each move looked up in a pack that was moved.
+ */
+const lengthsFrom = (size: number, from: readonly number[]): Int16Array => {
+  const home = packOf(size);
+  const goes = [weave(home, 'in'), weave(home, 'out'), ...home.slice(1).map((count) => cut(home, count))].map(
+    (after) => Uint8Array.from(home, (card) => after.indexOf(card)),
+  );
+  const lengths = new Int16Array(size ** from.length).fill(0x7fff);
+  const numberOf = (places: readonly number[]): number =>
+    places.reduce((number, at) => number * size + at, 0);
+  let edge = [from.map((place) => place - 1)];
+  lengths[numberOf(edge[0])] = 0;
+  while (edge.length > 0) {
+    const next: number[][] = [];
+    for (const places of edge) {
+      const length = lengths[numberOf(places)];
+      for (let move = 0; move < goes.length; move++) {
+        const to = places.map((place) => goes[move][place]);
+        const [number, then] = [numberOf(to), length + 64 + (move < 2 ? 1 : 0)];
+        if (lengths[number] <= then) continue;
+        // Those that are met first on a level may come with fewer weaves later on it.
+        if (lengths[number] >> 6 !== then >> 6) next.push(to);
+        lengths[number] = then;
+      }
+    }
+    edge = next;
+  }
+  return lengths;
+};
+
+test('three cards of 52, cut and woven: as short as trying everything, with as few weaves', () => {
+  const rng = seededRng(6);
+  const from = somePlaces(52, 3, rng);
+  const lengths = lengthsFrom(52, from);
+  for (let round = 0; round < 200; round++) {
+    const to = somePlaces(52, 3, rng);
+    const wish = { size: 52, wanted: wantedOf(from, to), cuts: true };
+    const row = planPlaces(wish) ?? [];
+    expect(endsOf(wish, row)).toEqual(to);
+    const number = to.reduce((sum, place) => sum * 52 + place - 1, 0);
+    expect(64 * row.length + row.filter(({ kind }) => kind === 'weave').length).toBe(lengths[number]);
+  }
+});
+
 test.each([65, 66, 70, 101])(
   'two cards in a pack of %d, cut and woven: as cheap as trying everything',
   (size) => {

@@ -1,6 +1,7 @@
 import { finish, Job, JobRule } from '../job/job';
 import { Move, placeAfterMove } from '../moves/move';
 import { arrangements } from './arrangements';
+import { LevelSearch, MOST_TURNS } from './levelSearch';
 import { PlacesSearch } from './placesSearch';
 
 /** A card at a place, from 1, and the place where it is wanted. */
@@ -86,7 +87,10 @@ export function* searchPlaces(
   const goals = (anyOrder ? arrangements(to) : [to])
     .map((places) => places.map((place) => place - 1))
     .filter((goal) => cuts || keepsMirrors(size, start, goal));
-  const search = new PlacesSearch(size, wanted.length, cuts ? cutPrice : undefined);
+  const search =
+    cuts && cutPrice === 1 && size > 1 && size <= MOST_TURNS
+      ? new LevelSearch(size, wanted.length)
+      : new PlacesSearch(size, wanted.length, cuts ? cutPrice : undefined);
   const rows = yield* search.run(start, goals, most);
   return { rows: easierFirst(rows, from, size), looked: search.looked };
 }
