@@ -19,6 +19,11 @@ export interface JobRule<Args, Progress, Result> {
     split(args: Args): readonly Args[];
     /** The result of all parts, or how far they are, in the order of `split`; parts not begun are not among them. */
     join<Value extends Progress | Result>(values: readonly Value[]): Value;
+    /**
+     * Set where one round of parts may not be enough: the arguments of the parts of another, by what came of those before.
+     * Undefined where that is the end.
+     */
+    again?(parts: readonly Args[], results: readonly Result[]): readonly Args[] | undefined;
   };
 }
 
@@ -54,4 +59,13 @@ export const finish = <Progress, Result>(job: Job<Progress, Result>): Result => 
 export const runJob = <Args, Progress, Result>(
   { start, parts }: JobRule<Args, Progress, Result>,
   args: Args,
-): Result => (parts ? parts.join(parts.split(args).map((part) => finish(start(part)))) : finish(start(args)));
+): Result => {
+  if (!parts) return finish(start(args));
+  let round: readonly Args[] | undefined = parts.split(args);
+  let results: readonly Result[] = [];
+  while (round) {
+    results = round.map((part) => finish(start(part)));
+    round = parts.again?.(round, results);
+  }
+  return parts.join(results);
+};

@@ -100,7 +100,7 @@ export class Machine extends Stepping implements Host {
   }
 
   /** The same with the instructions at which it was chosen. */
-  private get made(): readonly { readonly choice: Choice; readonly value: number; readonly at: number }[] {
+  get made(): readonly { readonly choice: Choice; readonly value: number; readonly at: number }[] {
     const frames = this.frames.slice(0, this.depth).filter(({ possible }) => !possible);
     return this.alike.isOpen ? [...frames, ...this.alike.choices] : frames;
   }

@@ -1,9 +1,9 @@
 import { finish, Job } from '../job/job';
 import { Machine } from '../procedure/machine';
-import type { FirstValues } from '../procedure/way';
+import type { Counts, FirstValues } from '../procedure/way';
 import { Procedure } from '../procedure/procedure';
 import { compile } from '../procedure/compile';
-import { openSights } from './prove';
+import { Open, openIn } from './told';
 
 export type End = 'held' | 'outs' | 'failed';
 
@@ -33,37 +33,64 @@ const BUDGET = 20_000_000;
  * @param budget how many steps may be done.
  * @returns undefined where there are too many, or where not the same things are chosen in all of them.
  */
-export const casesOf = (procedure: Procedure, budget = BUDGET): Cases | undefined =>
-  finish(listCases(procedure, { budget }));
+export const casesOf = (procedure: Procedure, budget = BUDGET): Cases | undefined => {
+  const judge = new Machine(compile(procedure));
+  if (judge.program.claims.length > 0 && !judge.run(budget)) return undefined;
+  return finish(listCases(procedure, openIn(judge.known), { budget }));
+};
 
-/** The same as a job, which yields how far it is. */
+/** The same as a job, which yields how far it is. @param open what sights leave open, over all values of the first choice. */
 export function* listCases(
   procedure: Procedure,
-  { budget = BUDGET, first: values }: { readonly budget?: number; readonly first?: FirstValues } = {},
+  open: Open,
+  way: { readonly budget?: number; readonly first?: FirstValues } = {},
 ): Job<number, Cases | undefined> {
-  const program = compile(procedure);
-  const first = new Machine(program);
-  if (program.claims.length > 0 && !first.run(budget)) return undefined;
+  return (yield* listing(procedure, open, way)).cases;
+}
+
+/** The cases, and what all of them weigh where each was run and weighed. */
+interface Listing {
+  readonly cases: Cases | undefined;
+  readonly weights: Counts | undefined;
+}
+
+/**
+ * The cases, and what they weigh, at once.
+ *
+ * @param weigh where no likelihood is stated, so that nothing weighs nothing and every case is listed.
+ */
+export function* listing(
+  procedure: Procedure,
+  open: Open,
+  {
+    budget = BUDGET,
+    first,
+    weigh = false,
+  }: { readonly budget?: number; readonly first?: FirstValues; readonly weigh?: boolean } = {},
+): Job<number, Listing> {
   const cases: Case[] = [];
-  const seen = { names: [] as readonly string[], alike: true };
-  const machine = new Machine(program, {
-    first: values,
-    open: program.claims.length > 0 ? openSights(first) : undefined,
-    ended: ({ choices }, end) => {
-      const chosen = choices.map(([name]) => name);
+  const names: string[] = [];
+  let alike = true;
+  const machine = new Machine(compile(procedure), {
+    ...{ first, open, weigh },
+    ended: ({ made }, end) => {
       // A world that failed before all was chosen lacks the rest.
-      const [short, long] = chosen.length > seen.names.length ? [seen.names, chosen] : [chosen, seen.names];
-      seen.alike &&= cases.length < MOST_CASES && short.every((name, index) => long[index] === name);
-      seen.names = long;
-      if (seen.alike) cases.push({ values: choices.map(([, value]) => value), end });
+      for (let index = 0; index < made.length && alike; index++) {
+        names[index] ??= made[index].choice.name;
+        alike = names[index] === made[index].choice.name;
+      }
+      alike &&= cases.length < MOST_CASES;
+      if (alike) cases.push({ values: made.map(({ value }) => value), end });
     },
   });
   // Stopped now and then, so that what cannot be listed is not run to its end.
-  while (seen.alike && !machine.run(machine.steps + 100_000)) {
-    if (machine.full || machine.steps >= budget) return undefined;
+  while (alike && !machine.run(machine.steps + 100_000)) {
+    if (machine.full || machine.steps >= budget) return { cases: undefined, weights: undefined };
     yield machine.progress;
   }
-  return seen.alike && new Set(seen.names).size === seen.names.length
-    ? { names: seen.names, cases }
-    : undefined;
+  if (!alike) return { cases: undefined, weights: undefined };
+  return {
+    cases: new Set(names).size === names.length ? { names, cases } : undefined,
+    weights: weigh ? machine.counts : undefined,
+  };
 }

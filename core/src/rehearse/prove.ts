@@ -1,6 +1,5 @@
 import { JobRule, runJob } from '../job/job';
 import { firstOrders } from '../procedure/firstOrders';
-import { NONE } from '../procedure/form';
 import { Machine } from '../procedure/machine';
 import type { Counts, Failure, Way } from '../procedure/way';
 import { Procedure, Step } from '../procedure/procedure';
@@ -9,6 +8,7 @@ import { compile } from '../procedure/compile';
 import type { Program } from '../procedure/program';
 import { STEPS } from '../procedure/steps';
 import { anyStep } from '../procedure/walk';
+import { isAnyOpen, Open, openIn, Told } from './told';
 
 /** What came of every combination of choices. */
 export interface Proof extends Counts {
@@ -66,11 +66,10 @@ export function* through(
   }
 }
 
-export const openSights = ({ known }: Machine): readonly ReadonlySet<string>[] | undefined => {
-  const open = known.map(
-    (values) => new Set([...values].filter(([, value]) => value === NONE).map(([key]) => key)),
-  );
-  return open.some(({ size }) => size > 0) ? open : undefined;
+/** What a machine that came to its end has found left open; undefined where nothing is. */
+export const openSights = ({ known }: Machine): Open | undefined => {
+  const open = openIn(known);
+  return isAnyOpen(open) ? open : undefined;
 };
 
 /** Failures with what lay where behind each mix, where something is mixed. */
@@ -93,21 +92,49 @@ function* withOrders(
   return all;
 }
 
+const proofOf = ({ counts }: Machine, complete: boolean, failures: readonly Failure[]): Proof => ({
+  ...{ ...counts, complete, failures },
+  cases: counts.held + counts.outs + counts.failed,
+});
+
+/** What the first time through has found. */
+interface OnceThrough {
+  /** The proof where nothing is left open. */
+  readonly proof: Proof;
+  readonly told: Told;
+}
+
+/** Runs every combination of choices: what comes of it where nothing is left open, and what sights tell of what is claimed to be known. */
+export function* onceThrough({
+  procedure,
+  budget = BUDGET,
+  often,
+  first,
+}: ProofArgs): Generator<ProofProgress, OnceThrough, undefined> {
+  const machine = new Machine(withoutChance(procedure), { often, first });
+  const complete = yield* through(machine, budget);
+  const { known: told, failures } = machine;
+  const isOpen = isAnyOpen(openIn(told));
+  const seen = isOpen ? failures : yield* withOrders(machine, undefined, budget);
+  return { proof: proofOf(machine, complete, seen), told };
+}
+
+/** The same once more, where it is clear by now what nobody can know: a world fails where it claims that. */
+export function* judgedBy(
+  open: Open,
+  { procedure, budget = BUDGET, often, first }: ProofArgs,
+): Generator<ProofProgress, Proof, undefined> {
+  const machine = new Machine(withoutChance(procedure), { open, often, first });
+  const complete = yield* through(machine, budget);
+  return proofOf(machine, complete, yield* withOrders(machine, open, budget));
+}
+
 /** Runs every combination of choices, as a job. */
 export const PROOF: JobRule<ProofArgs, ProofProgress, Proof> = {
-  *start({ procedure, budget = BUDGET, often, first }) {
-    const program = withoutChance(procedure);
-    let machine = new Machine(program, { often, first });
-    let complete = yield* through(machine, budget);
-    // What nobody can know is clear only now: the worlds are run again, and fail where they claim it.
-    const open = openSights(machine);
-    if (open) {
-      machine = new Machine(program, { open, often, first });
-      complete = yield* through(machine, budget);
-    }
-    const { counts } = machine;
-    const failures = yield* withOrders(machine, open, budget);
-    return { ...counts, complete, cases: counts.held + counts.outs + counts.failed, failures };
+  *start(args) {
+    const { proof, told } = yield* onceThrough(args);
+    const open = openIn(told);
+    return isAnyOpen(open) ? yield* judgedBy(open, args) : proof;
   },
 };
 
@@ -126,22 +153,16 @@ export interface Chances {
   readonly failed: number;
 }
 
-/** What every combination of choices weighs by its likelihood; undefined where the budget ran out first. */
-export function* weights({
-  procedure,
-  budget = BUDGET,
-  often,
-  first,
-}: ProofArgs): Generator<ProofProgress, Counts | undefined, undefined> {
-  const program = withoutChance(procedure);
-  let open: readonly ReadonlySet<string>[] | undefined;
-  if (program.claims.length > 0) {
-    const before = new Machine(program, { often });
-    if (!(yield* through(before, budget))) return undefined;
-    open = openSights(before);
-  }
-  const judged = open ?? program.claims.map(() => new Set<string>());
-  const machine = new Machine(program, { weigh: true, open: judged, often, first });
+/**
+ * What every combination of choices weighs by its likelihood; undefined where the budget ran out first.
+ *
+ * @param open what sights leave open, over all values of the first choice.
+ */
+export function* weights(
+  open: Open,
+  { procedure, budget = BUDGET, often, first }: ProofArgs,
+): Generator<ProofProgress, Counts | undefined, undefined> {
+  const machine = new Machine(withoutChance(procedure), { weigh: true, open, often, first });
   return (yield* through(machine, budget)) ? machine.counts : undefined;
 }
 
@@ -154,7 +175,12 @@ export const chancesOf = ({ held, outs, failed }: Omit<Counts, 'leftOut'>): Chan
 /** Weighs every combination of choices by its likelihood, as a job. */
 export const WEIGHT: JobRule<ProofArgs, ProofProgress, Chances | undefined> = {
   *start(args) {
-    const found = yield* weights(args);
+    const { budget = BUDGET, often } = args;
+    const program = withoutChance(args.procedure);
+    const judge = new Machine(program, { often });
+    // Over all values of the first choice, whichever are weighed.
+    if (program.claims.length > 0 && !(yield* through(judge, budget))) return undefined;
+    const found = yield* weights(openIn(judge.known), args);
     return found && chancesOf(found);
   },
 };

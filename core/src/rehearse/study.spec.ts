@@ -1,15 +1,18 @@
-import { runJob } from '../job/job';
+import { seededRng } from '../deck/rng';
+import { finish, runJob } from '../job/job';
+import { anyStep } from '../procedure/walk';
 import { Procedure } from '../procedure/procedure';
 import { casesOf, End } from './cases';
 import { CURVE } from './curve';
 import { estimate } from './estimate';
 import { readLaid, sayLaid } from './laidWords';
-import { weigh } from './prove';
+import { hasChance, prove, weigh } from './prove';
 import { failuresAt, sayProof } from './sayProof';
 import { ENDS, STUDY } from './study';
 import { PARTS, pictureOf, sayVerdict, Verdict, verdictOf } from './verdict';
 import { WORKED } from './worked/worked';
 import { readProcedure } from './readProcedure';
+import { randomProcedure } from '../../test/randomProcedure';
 import vectors from '../../test/vectors/procedures.json';
 
 const worked = (name: string): Procedure => {
@@ -111,37 +114,51 @@ test('a proof that ran out of its budget says so', () => {
   expect(more).toBe('There are more cases than were tried.');
 });
 
-test.each([
-  'Two cuts and a packet of numbers',
-  'Four heaps and their aces, any size',
-  'Mirrored halves, one card taken',
-  'Dealt twice, when they name 0',
-])('%s: in parts it is the same as at once', (name) => {
-  const procedure = worked(name);
+/** A study of a whole, and the same in parts beside each other: what is weighed is so to the last digits. */
+const comeToTheSame = (procedure: Procedure): void => {
   const args = { procedure, budget: 2_000_000_000 };
-  const parts = STUDY.parts?.split(args) ?? [];
-  expect(parts.length).toBeGreaterThan(1);
-  const [whole, joined] = [runJob(STUDY, { procedure }), runJob(STUDY, args)];
-  expect({ ...joined, weights: undefined, chances: undefined }).toEqual({
-    ...whole,
-    weights: undefined,
-    chances: undefined,
-  });
+  const [whole, joined] = [finish(STUDY.start({ procedure })), runJob(STUDY, args)];
+  const described = STUDY.parts?.join([whole]);
+  const bare = { weights: undefined, chances: undefined, share: 1 };
+  expect([joined.share, described?.share]).toEqual([expect.closeTo(1, 9), expect.closeTo(1, 9)]);
+  expect({ ...joined, ...bare }).toEqual({ ...described, ...bare });
   for (const end of ['held', 'outs', 'failed'] as const)
-    expect(joined.chances?.[end]).toBeCloseTo(whole.chances?.[end] ?? -1, 12);
-  expect(
-    STUDY.parts?.join(
-      parts.map(() => ({ held: 2, outs: 0, failed: 1, leftOut: 0, share: 0.5 / parts.length })),
-    ),
-  ).toEqual({
-    ...{ held: 2 * parts.length, outs: 0, failed: parts.length, leftOut: 0 },
-    share: expect.closeTo(0.5, 9) as number,
-  });
+    expect(joined.weights?.[end]).toBeCloseTo(whole.weights?.[end] ?? -1, 9);
+};
+
+test.each(
+  WORKED.filter(({ procedure }) => !hasChance(procedure))
+    .filter(({ procedure }) => prove(procedure, { budget: 300_000 }).complete)
+    .map(({ procedure }) => procedure.name),
+)('%s: in parts it is the same as at once', (name) => comeToTheSame(worked(name)));
+
+test('random procedures in parts: what is claimed to be known, too, mixes and what is not told apart', () => {
+  let [parts, apart, mixed] = [0, 0, 0];
+  for (let seed = 0; seed < 300; seed++) {
+    const written = randomProcedure(seededRng(seed), 2) as unknown as Procedure;
+    // A choice of theirs is claimed to be known: mostly nobody can.
+    const secret = written.steps.find((step) => step.do === 'choose' && !step.told);
+    const claim = secret?.do === 'choose' ? [{ do: 'claim known', what: secret.name } as const] : [];
+    const read = readProcedure({ ...written, steps: [...written.steps, ...claim] });
+    if (!read.ok || hasChance(read.procedure) || !prove(read.procedure, { budget: 20_000 }).complete)
+      continue;
+    const { procedure } = read;
+    comeToTheSame(procedure);
+    const args = { procedure, budget: 2_000_000_000 };
+    if ((STUDY.parts?.split(args) ?? []).length > 1) parts++;
+    if (runJob(STUDY, args).apart) apart++;
+    if (anyStep(procedure.steps, (step) => step.do === 'mix')) mixed++;
+  }
+  expect([parts > 100, apart > 10, mixed > 10]).toEqual([true, true, true]);
 });
 
-test('what is claimed to be known is judged over all worlds, and not split', () => {
-  const procedure = worked('The next two ranks and their digits');
-  expect(STUDY.parts?.split({ procedure, budget: 2_000_000_000 })).toHaveLength(1);
+test('parts tell how far they are together, in both rounds', () => {
+  const part = { held: 2, outs: 0, failed: 1, leftOut: 0, share: 0.05 };
+  const counted = { held: 16, outs: 0, failed: 8, leftOut: 0 };
+  const eight = Array.from({ length: 8 }, () => part);
+  expect(STUDY.parts?.join(eight)).toEqual({ ...counted, share: expect.closeTo(0.4, 9) as number });
+  const again = eight.map((each) => ({ ...each, before: 0.5 }));
+  expect(STUDY.parts?.join(again)).toEqual({ ...counted, share: expect.closeTo(0.9, 9) as number });
 });
 
 test('the table of cases holds each case, and the chances are those weighed', () => {

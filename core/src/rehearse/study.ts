@@ -1,13 +1,26 @@
 import { Job, JobRule } from '../job/job';
+import { NONE } from '../procedure/form';
 import { Machine } from '../procedure/machine';
 import { Counts, MOST_FAILURES } from '../procedure/way';
 import { Procedure } from '../procedure/procedure';
 import { compile } from '../procedure/compile';
 import { claimsAnything } from '../procedure/walk';
-import { Cases, End, listCases, MOST_CASES } from './cases';
-import { NotToldApart, notToldApart } from './notToldApart';
+import { Cases, End, listing, MOST_CASES } from './cases';
+import { firstOpen, LooksAlike, looksAlike, NotToldApart, notToldApart, OpenSight } from './notToldApart';
 import { plainRule } from './plainRule';
-import { BUDGET, Chances, chancesOf, hasLikely, PROOF, Proof, ProofArgs, weights } from './prove';
+import {
+  BUDGET,
+  Chances,
+  chancesOf,
+  hasLikely,
+  judgedBy,
+  onceThrough,
+  Proof,
+  ProofArgs,
+  ProofProgress,
+  weights,
+} from './prove';
+import { isAnyOpen, joinTold, Open, openIn, Told } from './told';
 import { Widest, widestRange } from './widestRange';
 
 /** Every case as rows of numbers, so that it is handed over at once. */
@@ -26,6 +39,8 @@ export const ENDS: readonly End[] = ['held', 'outs', 'failed'];
 /** How far it is: what was counted, and the proof as soon as that is whole. */
 export interface StudyProgress extends Counts {
   readonly share: number;
+  /** The share of the whole that was done in a round of parts before. */
+  readonly before?: number;
   readonly proof?: Proof;
 }
 
@@ -45,11 +60,26 @@ export interface Study extends StudyProgress {
   readonly rules: Readonly<Partial<Record<'failed' | 'outs', string>>>;
   readonly widest: Widest | undefined;
   readonly apart: NotToldApart | undefined;
+  /** Of a part: what sights tell in it, where that must be judged over all parts; and cases that look alike. */
+  readonly told?: Told;
+  readonly alike?: readonly LooksAlike[];
 }
 
 export interface StudyArgs extends ProofArgs {
   /** How many parts there are, each some values of the first choice: each tells its share of the whole. */
   readonly parts?: number;
+  /** What is known of all parts once each was run: in the second round they are judged by it. */
+  readonly judged?: Judged;
+}
+
+/** What a part must know of all others, where something is claimed to be known. */
+interface Judged {
+  /** What sights leave open. */
+  readonly open: Open;
+  /** The proof of this part, which stands where nothing is open. */
+  readonly proof: Proof;
+  /** The first sights that leave something open, and how many values of it are looked for in this part. */
+  readonly alike: { readonly sight: OpenSight; readonly most: number } | undefined;
 }
 
 /** More cases than this are not described by a rule. */
@@ -84,48 +114,90 @@ const addUp = (counts: readonly Counts[]): Counts =>
     { held: 0, outs: 0, failed: 0, leftOut: 0 },
   );
 
-const shareOf = (parts: readonly StudyProgress[]): number => parts.reduce((sum, { share }) => sum + share, 0);
+const shareOf = (parts: readonly StudyProgress[]): number =>
+  parts.reduce((sum, { share }) => sum + share, 0) +
+  parts.reduce((most, { before = 0 }) => Math.max(most, before), 0);
 
-/** What the first choice may be, where it can be split: nothing is claimed to be known, which is judged over all worlds. */
+/** What the first choice may be. */
 const firstChoice = (procedure: Procedure): { readonly low: number; readonly high: number } | undefined => {
   const program = compile(procedure);
-  if (program.claims.length > 0) return undefined;
   const machine = new Machine(program, { chosen: () => undefined });
   for (let done = false; !done && !machine.asked && machine.steps < MOST_BEFORE;)
     done = machine.run(machine.steps + 1);
   return machine.asked;
 };
 
+/** How far a proof is, as a share of the whole from one share of its part to another. */
+const telling =
+  (args: StudyArgs, from: number, to: number) =>
+  ({ share, ...progress }: ProofProgress): StudyProgress => ({
+    ...progress,
+    share: (from + share * (to - from)) / (args.parts ?? 1),
+    ...(args.judged && { before: HALF }),
+  });
+
+/** Where something is claimed to be known, so much of the work is done once it is told what can be. */
+const HALF = 0.5;
+
+const NOTHING = {
+  ...{ weights: undefined, chances: undefined, cases: undefined },
+  ...{ apart: undefined, rules: {}, widest: undefined },
+} as const;
+
+/** What all parts are judged by, for each of them. @param told what sights tell in each. */
+const judge = (told: readonly Told[], proofs: readonly Proof[]): readonly Judged[] => {
+  const all = joinTold(told);
+  const [open, sight] = [openIn(all), firstOpen(all)];
+  if (!sight) return proofs.map((proof) => ({ open, proof, alike: undefined }));
+  const values = told.map((part) => part[sight.claim].get(sight.sights));
+  const one = values.findIndex((value) => value !== undefined);
+  const other =
+    values[one] === NONE ? one : values.findIndex((value) => value !== undefined && value !== values[one]);
+  return proofs.map((proof, part) => ({
+    ...{ open, proof },
+    alike: part === one || part === other ? { sight, most: values[part] === NONE ? 2 : 1 } : undefined,
+  }));
+};
+
 /** Proves a procedure, and then says of it what can be said; where that is long, in parts beside each other. */
 export const STUDY: JobRule<StudyArgs, StudyProgress, Study> = {
-  *start({ parts = 1, ...args }) {
-    const claimed = claimsAnything(args.procedure.steps);
-    const likely = hasLikely(args.procedure);
-    const nothing = {
-      claimed,
-      likely,
-      weights: undefined,
-      chances: undefined,
-      cases: undefined,
-      apart: undefined,
-    };
-    const proof = yield* part(PROOF.start(args), (progress) => ({
-      ...progress,
-      share: progress.share / parts,
-    }));
+  *start(args) {
+    const { procedure, parts = 1 } = args;
+    const said = { claimed: claimsAnything(procedure.steps), likely: hasLikely(procedure) };
+    const program = compile(procedure);
+    const isKnowing = program.claims.length > 0;
+    let { judged } = args;
+    if (!judged) {
+      const { proof, told } = yield* part(onceThrough(args), telling(args, 0, isKnowing ? HALF : 1));
+      const { held, outs, failed, leftOut } = proof;
+      if (isKnowing && parts > 1)
+        return { ...NOTHING, ...said, held, outs, failed, leftOut, share: HALF / parts, proof, told };
+      [judged] = judge([told], [proof]);
+    }
+    const { open, alike } = judged;
+    const from = isKnowing && !args.judged ? HALF : 0;
+    const proof = isAnyOpen(open)
+      ? yield* part(judgedBy(open, args), telling(args, from, args.judged ? HALF : 1))
+      : judged.proof;
     const { held, outs, failed, leftOut } = proof;
-    const counted: StudyProgress = { held, outs, failed, leftOut, share: 1 / parts, proof };
+    const share = (args.judged ? HALF : 1) / parts;
+    const before = args.judged && { before: HALF };
+    const counted: StudyProgress = { held, outs, failed, leftOut, share, ...before, proof };
     yield counted;
-    if (!proof.complete) return { ...counted, ...nothing, proof, rules: {}, widest: undefined };
+    if (!proof.complete) return { ...NOTHING, ...said, ...counted, proof };
     const so = (): StudyProgress => counted;
-    const weighed = yield* part(weights(args), so);
-    const apart = proof.failures.some(({ why }) => why === 'not known')
-      ? yield* part(notToldApart(args.procedure, args.budget ?? BUDGET), so)
-      : undefined;
-    const cases = yield* part(listCases(args.procedure, { first: args.first }), so);
+    const { budget = BUDGET, first } = args;
+    // Where none weighs nothing and worlds are cases, the cases are weighed while they are listed.
+    const weigh = !said.likely && program.pools === 0;
+    const isFew = proof.cases <= MOST_CASES;
+    const listed = isFew ? yield* part(listing(procedure, open, { first, weigh }), so) : undefined;
+    const weighed = listed?.weights ?? (yield* part(weights(open, args), so));
+    const seen =
+      alike && (yield* part(looksAlike(procedure, alike.sight, alike.most, { budget, first }), so));
+    const cases = listed?.cases;
     return {
-      ...{ ...counted, ...nothing, proof, weights: weighed, cases: cases && tableOf(cases), apart },
-      ...{ rules: {}, widest: undefined },
+      ...{ ...NOTHING, ...said, ...counted, proof, weights: weighed, cases: cases && tableOf(cases) },
+      ...(seen && { alike: seen }),
     };
   },
   parts: {
@@ -141,6 +213,18 @@ export const STUDY: JobRule<StudyArgs, StudyProgress, Study> = {
           to: choice.low + Math.floor(((index + 1) * size) / parts) - 1,
         },
       }));
+    },
+    again(round, results) {
+      const told = results.map((result) => result.told).filter((each) => each !== undefined);
+      if (told.length < results.length) return undefined;
+      const judged = judge(
+        told,
+        results.map(({ proof }) => proof),
+      );
+      const isWhole = results.every(({ proof }) => proof.complete);
+      return isWhole || isAnyOpen(judged[0].open)
+        ? round.map((args, part) => ({ ...args, judged: judged[part] }))
+        : undefined;
     },
     join<Value extends StudyProgress | Study>(values: readonly Value[]): Value {
       const ended = values.filter((value): value is Value & Study => 'rules' in value);
@@ -190,7 +274,7 @@ const describe = (parts: readonly Study[]): Study => {
     claimed: parts[0].claimed,
     likely: parts[0].likely,
     widest: described && widestRange(described),
-    apart: parts.find(({ apart }) => apart)?.apart,
+    apart: notToldApart(parts.flatMap(({ alike = [] }) => alike)),
   };
 };
 

@@ -6,7 +6,8 @@ import { Procedure } from '../procedure/procedure';
 import { claimsAnything } from '../procedure/walk';
 import { End, listCases } from './cases';
 import { ESTIMATE, Estimated } from './estimate';
-import { Chances, chancesOf, hasChance, hasLikely, Proof, PROOF, weights } from './prove';
+import { Chances, chancesOf, hasChance, hasLikely, judgedBy, onceThrough, Proof, weights } from './prove';
+import { isAnyOpen, openIn } from './told';
 import { shareOf } from './chanceOf';
 import { readProcedure } from './readProcedure';
 
@@ -70,13 +71,16 @@ function* quietly<Progress, Result>(job: Job<Progress, Result>): Job<undefined, 
 }
 
 function* prove(procedure: Procedure): Job<undefined, Verdict> {
-  const proof: Proof = yield* quietly(PROOF.start({ procedure, budget: BUDGET }));
+  const args = { procedure, budget: BUDGET };
+  const { proof: first, told } = yield* quietly(onceThrough(args));
+  const open = openIn(told);
+  const proof: Proof = isAnyOpen(open) ? yield* quietly(judgedBy(open, args)) : first;
   const { held, outs, failed, leftOut, complete } = proof;
   const counts = { held, outs, failed, leftOut };
-  const cases = complete ? yield* quietly(listCases(procedure, { budget: BUDGET })) : undefined;
+  const cases = complete ? yield* quietly(listCases(procedure, open, { budget: BUDGET })) : undefined;
   const picture = cases ? pictureOf(cases.cases.map(({ end }) => end)) : evenly(counts);
   const isWeighed = complete && hasLikely(procedure) && outs + failed > 0;
-  const weighed = isWeighed ? yield* quietly(weights({ procedure, budget: BUDGET })) : undefined;
+  const weighed = isWeighed ? yield* quietly(weights(open, args)) : undefined;
   const chances = weighed && chancesOf(weighed);
   return { kind: 'proved', counts, complete, picture, ...(chances && { chances }) };
 }

@@ -27,6 +27,15 @@ export class JobsInWorker {
     return ruleOf(name).parts?.split(args) ?? [args];
   }
 
+  /** The arguments of another round of parts, by what came of one; undefined where that is the end. */
+  again(
+    name: JobName,
+    parts: readonly unknown[],
+    results: readonly unknown[],
+  ): readonly unknown[] | undefined {
+    return ruleOf(name).parts?.again?.(parts, results);
+  }
+
   /** What several parts come to, or how far they are together. */
   join(name: JobName, values: readonly unknown[]): unknown {
     const { parts } = ruleOf(name);

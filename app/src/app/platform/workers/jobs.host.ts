@@ -17,6 +17,7 @@ const pool = (): WorkerPool<Jobs> => {
       const [worker, { proxy }] = [await lent.lend(), await import('comlink')];
       return {
         split: (name, args) => worker.split(name, args),
+        again: (name, parts, results) => worker.again(name, parts, results),
         join: (name, values) => worker.join(name, values),
         alive: () => worker.alive(),
         hold: (held) => worker.hold(held),

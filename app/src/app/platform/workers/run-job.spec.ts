@@ -39,6 +39,7 @@ const worker = (): Jobs => {
   const own = new JobsInWorker();
   return {
     split: (...asked) => Promise.resolve(own.split(...asked)),
+    again: (...asked) => Promise.resolve(own.again(...asked)),
     join: (...asked) => Promise.resolve(own.join(...asked)),
     hold: (held) => {
       own.hold(held);
@@ -84,6 +85,26 @@ test.each([1, 2, 3, 8])('%d workers come to what one computation comes to', asyn
   expect(lent).toBe(Math.min(cores, 4));
   // Done, they can be lent again.
   expect([ended, back]).toEqual([0, 1]);
+});
+
+test.each([1, 3])('what is judged over all parts takes two rounds, by %d workers', async (cores) => {
+  // Their number is seen in one case of four only.
+  const procedure: ArgsOf<'study'>['procedure'] = {
+    ...PROCEDURE,
+    steps: [
+      { do: 'choose', name: 'cut', from: 0, to: 7 },
+      { do: 'work out', name: 'seen', what: { remainder: ['cut', 4] }, by: 'helper' },
+      { do: 'claim known', what: 'cut' },
+    ],
+  };
+  const args = { procedure, budget: 2_000_000_000 };
+  const states = await lastValueFrom(runOn(pool(), cores)('study', args).pipe(toArray()));
+  const result = runJob(JOBS.study, args);
+  expect(states.at(-1)).toEqual({ kind: 'ended', result });
+  expect(result).toMatchObject({ failed: 8, apart: { one: [['cut', 0]], other: [['cut', 1]] } });
+  const shares = states.flatMap((state) => (state.kind === 'running' ? [state.progress.share] : []));
+  expect(shares).toEqual([...shares].sort((a, b) => a - b));
+  expect(lent).toBe(cores);
 });
 
 test('progress is that of all parts together, and never goes back', async () => {

@@ -7,6 +7,11 @@ import { SpareWorker, spareWorker } from './spare-worker';
 /** What a worker offers, as the page calls it (`JobsInWorker`). */
 export interface Jobs {
   split(name: JobName, args: unknown): Promise<readonly unknown[]>;
+  again(
+    name: JobName,
+    parts: readonly unknown[],
+    results: readonly unknown[],
+  ): Promise<readonly unknown[] | undefined>;
   join(name: JobName, values: readonly unknown[]): Promise<unknown>;
   /** Says that it is there. */
   alive(): Promise<unknown>;
@@ -48,15 +53,15 @@ const watched = (worker: Jobs, patience: number, waits: () => boolean): Jobs => 
     ),
 });
 
-/** Has all parts done by the workers, each taking the next part when it is free, and by one more while it may. */
-const runParts = async (
+/** Has a round of parts done by the workers, each taking the next part when it is free, and by one more while it may. */
+const runRound = async (
   workers: readonly Jobs[],
   name: JobName,
   parts: readonly unknown[],
   report: (state: State) => void,
   more: (take: (worker: Jobs) => Promise<void>) => SpareWorker | undefined,
   isGivenUp: () => boolean,
-): Promise<unknown> => {
+): Promise<readonly unknown[]> => {
   const [first] = workers;
   const join: Jobs['join'] = (...asked) => first.join(...asked);
   const progressed = progressOf(name, parts.length, { join }, report);
@@ -80,8 +85,27 @@ const runParts = async (
   } finally {
     spare?.end();
   }
-  // What was stopped comes to nothing.
-  return isGivenUp() ? undefined : join(name, results);
+  return results;
+};
+
+/** The same, round by round. */
+const runParts = async (
+  workers: readonly Jobs[],
+  name: JobName,
+  parts: readonly unknown[],
+  report: (state: State) => void,
+  more: (take: (worker: Jobs) => Promise<void>) => SpareWorker | undefined,
+  isGivenUp: () => boolean,
+): Promise<unknown> => {
+  const [first] = workers;
+  let results: readonly unknown[] = [];
+  for (let round: typeof parts | undefined = parts; round;) {
+    results = await runRound(workers, name, round, report, more, isGivenUp);
+    // What was stopped comes to nothing.
+    if (isGivenUp()) return undefined;
+    round = await first.again(name, round, results);
+  }
+  return isGivenUp() ? undefined : first.join(name, results);
 };
 
 /**
