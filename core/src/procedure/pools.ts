@@ -1,7 +1,7 @@
 import { Card } from '../deck/card';
 import { NONE } from './form';
-import { INDIFFERENT, MOST_CARDS } from './packets';
-import { FACE_UP, runOf, UPSIDE } from './run';
+import { INDIFFERENT, MOST_CARDS, ROOM } from './packets';
+import { FACE_UP, lengthOf, runOf, startOf, stepOf, UPSIDE } from './run';
 import { Table } from './table';
 
 /** The cards from here on up to the indifferent one stand for a card of a pool. */
@@ -43,6 +43,8 @@ export class Pools extends Table {
   /** Where the marks of pools lie in the row. */
   protected readonly marks: number;
 
+  private readonly seen = new Uint8Array(CARD + 1);
+
   /** Whether cards of both sides were ever mixed together. */
   protected hasSides = false;
 
@@ -69,7 +71,7 @@ export class Pools extends Table {
   protected end(mark: Card): Card {
     let card = mark;
     while (isMark(card) && this.heldBy(card) === 1) {
-      const inside = this.held(card)[0] & CARD;
+      const inside = this.top(this.hiddenOf(card));
       if (isMark(inside) && this.heldBy(inside) !== 1) return card;
       card = inside;
     }
@@ -161,11 +163,26 @@ export class Pools extends Table {
     return [...WITHIN.subarray(0, this.write(this.hiddenOf(mark), WITHIN, 0))];
   }
 
-  protected may(mark: number, these: readonly Card[]): boolean {
-    return this.held(mark).some((each) => {
-      const card = each & CARD;
-      return isMark(card) ? this.may(card, these) : these.includes(card);
-    });
+  /** Whether what stands in the end where a mark does may be one of these. */
+  protected may(mark: Card, these: readonly Card[]): boolean {
+    return this.isHeld(mark, (card) => (isMark(card) ? this.may(card, these) : these.includes(card)));
+  }
+
+  /** Whether a pool holds such a card, or mark. */
+  private isHeld(mark: Card, is: (card: Card) => boolean): boolean {
+    return this.isAny(this.hiddenOf(mark), is);
+  }
+
+  /** Whether such a card, or mark, lies in a packet. */
+  private isAny(packet: number, is: (card: Card) => boolean): boolean {
+    const { runs, counts, row } = this;
+    const from = packet * ROOM;
+    for (let index = from; index < from + counts[packet]; index++) {
+      const step = stepOf(runs[index]);
+      for (let at = startOf(runs[index]), left = lengthOf(runs[index]); left > 0; left--, at += step)
+        if (is(row[at] & CARD)) return true;
+    }
+    return false;
   }
 
   protected must(mark: number, these: readonly Card[]): boolean {
@@ -197,17 +214,25 @@ export class Pools extends Table {
 
   /** The pool that a mark is of; of a token the one that it is taken from. */
   protected poolOf(mark: Card): Card {
-    return this.isSingle(mark) ? this.held(mark)[0] & CARD : mark;
+    return this.isSingle(mark) ? this.top(this.hiddenOf(mark)) : mark;
+  }
+
+  /** How often a card, or a mark, lies in a packet. */
+  private countOf(packet: number, card: Card): number {
+    let count = 0;
+    this.isAny(packet, (each) => {
+      if (each === card) count++;
+      return false;
+    });
+    return count;
   }
 
   /** Whether all that a pool holds lies in a packet. */
   protected isWhole(packet: number, mark: number): boolean {
-    const countIn = (cards: readonly number[]): number =>
-      cards.filter((each) => (each & CARD) === mark).length;
-    let found = countIn([...this.cardsOf(packet)]);
-    for (const other of this.allMarks) {
-      const inside = countIn(this.held(other));
-      if (inside > 0 && this.isWhole(packet, other)) found += inside;
+    let found = this.countOf(packet, mark);
+    for (let pool = 0; pool < this.pools; pool++) {
+      const inside = this.countOf(this.real + pool, mark);
+      if (inside > 0 && this.isWhole(packet, FIRST_MARK + pool)) found += inside;
     }
     return found === this.heldBy(mark);
   }
@@ -222,12 +247,17 @@ export class Pools extends Table {
     return this.held(mark).map((each) => this.end(each & CARD));
   }
 
+  /** Whether two cards of a pool are alike, or may be. */
+  private hasTwoAlike(pool: Card): boolean {
+    this.seen.fill(0);
+    return this.isHeld(pool, (card) => isMark(card) || this.seen[card]++ > 0);
+  }
+
   /** Whether the card that a token is may be alike to what a mark stands for elsewhere, or be another card. */
   protected mayBeAlike(token: Card, other: Card): boolean {
     if (!isMark(other)) return this.may(token, [other]);
     const pool = this.poolOf(token);
-    const inPool = this.held(pool).map((each) => each & CARD);
-    if (this.poolOf(other) === pool) return inPool.some(isMark) || new Set(inPool).size < inPool.length;
-    return inPool.some((card) => isMark(card) || this.may(other, [card]));
+    if (this.poolOf(other) === pool) return this.hasTwoAlike(pool);
+    return this.isHeld(pool, (card) => isMark(card) || this.may(other, [card]));
   }
 }

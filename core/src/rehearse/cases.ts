@@ -70,25 +70,25 @@ export function* listing(
 ): Job<number, Listing> {
   const cases: Case[] = [];
   const names: string[] = [];
-  let alike = true;
+  const seen = { alike: true };
   const machine = new Machine(compile(procedure), {
     ...{ first, open, weigh },
     ended: ({ made }, end) => {
       // A world that failed before all was chosen lacks the rest.
-      for (let index = 0; index < made.length && alike; index++) {
+      for (let index = 0; index < made.length && seen.alike; index++) {
         names[index] ??= made[index].choice.name;
-        alike = names[index] === made[index].choice.name;
+        seen.alike = names[index] === made[index].choice.name;
       }
-      alike &&= cases.length < MOST_CASES;
-      if (alike) cases.push({ values: made.map(({ value }) => value), end });
+      seen.alike &&= cases.length < MOST_CASES;
+      if (seen.alike) cases.push({ values: made.map(({ value }) => value), end });
     },
   });
   // Stopped now and then, so that what cannot be listed is not run to its end.
-  while (alike && !machine.run(machine.steps + 100_000)) {
+  while (seen.alike && !machine.run(machine.steps + 100_000)) {
     if (machine.full || machine.steps >= budget) return { cases: undefined, weights: undefined };
     yield machine.progress;
   }
-  if (!alike) return { cases: undefined, weights: undefined };
+  if (!seen.alike) return { cases: undefined, weights: undefined };
   return {
     cases: new Set(names).size === names.length ? { names, cases } : undefined,
     weights: weigh ? machine.counts : undefined,

@@ -4,7 +4,7 @@ import { sayTimesIn100 } from '../odds/sayShare';
 import type { Counts } from '../procedure/way';
 import { Procedure } from '../procedure/procedure';
 import { claimsAnything } from '../procedure/walk';
-import { End, listCases } from './cases';
+import { End, listCases, MOST_CASES } from './cases';
 import { ESTIMATE, Estimated } from './estimate';
 import { Chances, chancesOf, hasChance, hasLikely, judgedBy, onceThrough, Proof, weights } from './prove';
 import { isAnyOpen, openIn } from './told';
@@ -77,7 +77,8 @@ function* prove(procedure: Procedure): Job<undefined, Verdict> {
   const proof: Proof = isAnyOpen(open) ? yield* quietly(judgedBy(open, args)) : first;
   const { held, outs, failed, leftOut, complete } = proof;
   const counts = { held, outs, failed, leftOut };
-  const cases = complete ? yield* quietly(listCases(procedure, open, { budget: BUDGET })) : undefined;
+  const isFew = complete && proof.cases <= MOST_CASES;
+  const cases = isFew ? yield* quietly(listCases(procedure, open, { budget: BUDGET })) : undefined;
   const picture = cases ? pictureOf(cases.cases.map(({ end }) => end)) : evenly(counts);
   const isWeighed = complete && hasLikely(procedure) && outs + failed > 0;
   const weighed = isWeighed ? yield* quietly(weights(open, args)) : undefined;
