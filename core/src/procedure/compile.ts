@@ -1,5 +1,5 @@
 import { Card, isCard } from '../deck/card';
-import { Form, knownCard, NONE, Reader, Slots, slotsOf, Stack, valueAt } from './form';
+import { always, Form, knownCard, NONE, Reader, Slots, slotsOf, Stack, valueAt } from './form';
 import { formOf } from './forms';
 import { cardNamed, laidOut } from './laid';
 import { byOf, Condition, Expression, MOST_ROUNDS, Option, Procedure, Step, StepKind } from './procedure';
@@ -208,11 +208,13 @@ class Compiler {
       const [packet, other] = [step.packet, step.other].map((name) => this.packets.indexOf(name));
       return instruction(Do.Put, { packet, other, to: step.where === 'on' ? 0 : 1 });
     }
-    if (step.do !== 'lift' && step.do !== 'deal') return undefined;
-    const { index } = this.reader(step.count);
-    if (index === undefined) return undefined;
+    if (step.do !== 'cut' && step.do !== 'lift' && step.do !== 'deal') return undefined;
+    const read = this.reader(step.count);
+    const value = read.index ?? -1;
+    if (step.do === 'cut')
+      return instruction(Do.Cut, { packet: this.packets.indexOf(step.packet), value, read });
     const [packet, other] = [step.from, step.onto].map((name) => this.packets.indexOf(name));
-    return instruction(Do.Lift, { packet, other, value: index, to: step.do === 'deal' ? 1 : 0 });
+    return instruction(Do.Lift, { packet, other, value, read, to: step.do === 'deal' ? 1 : 0 });
   }
 
   private test(that: Condition, path: string): number {
@@ -308,18 +310,16 @@ class Compiler {
   }
 
   private reader(value: Expression): Reader {
-    if (typeof value === 'number') return () => value;
+    if (typeof value === 'number') return always(value);
     if (typeof value === 'string') {
       if (Object.hasOwn(this.givens, value)) {
-        const given = this.givens[value];
-        return () => given;
+        return always(this.givens[value]);
       }
       return valueAt(this.names.indexOf(value));
     }
     const form = formOf(value);
     if (form) return this.form(form, value);
-    const card = cardNamed(value['card'] as string) ?? NONE;
-    return () => card;
+    return always(cardNamed(value['card'] as string) ?? NONE);
   }
 
   private form(form: Form, value: Readonly<Record<string, unknown>>): Reader {

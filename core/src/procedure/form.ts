@@ -22,7 +22,60 @@ export interface Reader {
   readonly index?: number;
   /** Set where it only looks up what a card's name holds: the table, and the index of the name. */
   readonly looked?: { readonly known: Int32Array; readonly index: number };
+  /** Set where it is the same in every world. */
+  readonly constant?: number;
+  /** Set where it is made of one or two other things, so that it can be worked out for many worlds at once. */
+  readonly made?: Made;
+  /** Set where it only looks at one packet. */
+  readonly seen?: Seen;
 }
+
+/** What is made of other things: `of` gives NONE where there is none, also where a part is NONE. */
+export interface Made {
+  readonly parts: readonly [Reader] | readonly [Reader, Reader];
+  readonly of: (one: number, other: number) => number;
+  /** Set where it is looked up by the one part: what is not in it is NONE. */
+  readonly table?: Int32Array;
+  /** Set where it is whether both parts are the same, 1 or 0. */
+  readonly equal?: true;
+  /** Set where it is the one part and so many times the other, as long as that is no larger than a number may be. */
+  readonly times?: 1 | -1;
+}
+
+/** What is looked at: how many cards there are, the card at a place from 1, or how many lie face up. */
+export type Seen =
+  | { readonly what: 'size' | 'top' | 'face' | 'face up'; readonly packet: number }
+  | { readonly what: 'card at'; readonly packet: number; readonly place: Reader };
+
+/**
+ * Reads what is made of one or two other things; where the first is none, the second is not looked at.
+ *
+ * @param read does the same in another way: faster, or where something must be found out first.
+ */
+export const making = (
+  parts: Made['parts'],
+  of: Made['of'],
+  read?: (world: World) => number,
+  times?: Made['times'],
+): Reader => {
+  const [one, other] = parts;
+  const reading = (world: World): number => {
+    const first = one(world);
+    return first === NONE ? NONE : of(first, other ? other(world) : 0);
+  };
+  return Object.assign(read ?? reading, { made: { parts, of, ...(times && { times }) } });
+};
+
+/** Reads what a table has at a number from 0, NONE where that is not in it. @param read does the same in another way. */
+export const lookingUp = (part: Reader, table: Int32Array, read?: (world: World) => number): Reader => {
+  const of = (at: number): number => (at >= 0 && at < table.length ? table[at] : NONE);
+  return Object.assign(read ?? ((world: World): number => of(part(world))), {
+    made: { parts: [part] as const, of, table },
+  });
+};
+
+/** Reads the same in every world. */
+export const always = (value: number): Reader => Object.assign(() => value, { constant: value });
 
 /** A card of which more is wanted than that it is this one: NONE where there is none, or it must be found out first. */
 export const knownCard = ({ table }: World, card: number): number => (card < NONE ? table.known(card) : card);

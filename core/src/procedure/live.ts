@@ -1,6 +1,7 @@
 import { Do, Instruction, Program } from './program';
 
-const nextOf = ({ kind, to, ways }: Instruction, at: number): readonly number[] => {
+/** Where an instruction may lead. */
+export const nextOf = ({ kind, to, ways }: Instruction, at: number): readonly number[] => {
   switch (kind) {
     case Do.Jump:
       return [to];

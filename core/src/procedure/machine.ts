@@ -12,7 +12,8 @@ import { MixedTable } from './mixedTable';
 import { FAILED_AT, FIELD_NAMES, HELD_AT, LEFT_AT, OUT_AT, Tally } from './tally';
 import { Trail } from './trail';
 import { Weighing } from './weighing';
-import { Counts, Failure, MOST_FAILURES, SoughtFailure, Way } from './way';
+import { Counts, Failure, FirstValues, MOST_FAILURES, SoughtFailure, Way } from './way';
+import { Stretches, stretchesOf } from './stretches';
 
 /**
  * Runs a program through every combination of its choices, depth first. What comes before a choice is done once; where
@@ -53,6 +54,8 @@ export class Machine extends Stepping implements Host {
   /** The claim that the world failed to know first, from 1; kept beside the values. */
   private readonly unknown: number;
   private readonly weighing = new Weighing();
+  /** Where many worlds may be run at once. */
+  private readonly stretches: Stretches | undefined;
 
   constructor(
     program: Program,
@@ -75,6 +78,10 @@ export class Machine extends Stepping implements Host {
     this.alike = new CaseWorlds(this, text);
     this.isByCase = !way.weigh && !way.visit && !way.fixed;
     this.trail = new Trail(this.table, this.values);
+    const { visit, ended, rng, chosen, fixed, looked, atOnce } = way;
+    const isPlain = [visit, ended, rng, chosen, fixed, looked].every((each) => each === undefined);
+    if (isPlain && stretchesOf(program).includes(true))
+      this.stretches = new Stretches(program, this, way.weigh ? this.weighing : undefined, atOnce);
     this.all = Int32Array.from(this.values.keys());
     this.saves = way.fixed ? program.code.map(() => this.all) : this.live;
     if (way.rng) this.trail.save(0, this.all);
@@ -162,7 +169,26 @@ export class Machine extends Stepping implements Host {
       return this.next();
     }
     const weights = this.way.weigh ? this.weighing.of(choice, low, high) : undefined;
+    const isKnown = this.values[this.unknown] === 0;
+    const sums =
+      isKnown && this.stretches?.of(choice, { at, low, high, weights, first: this.firstAt(this.depth) });
+    if (sums) {
+      if (key !== undefined) this.met.keep(at, key, sums);
+      this.tally.addAlike(this.depth, sums, this.weight);
+      return this.next();
+    }
     return this.open({ at, choice, value: low, high, weights, low, saved: 0, key, possible: undefined });
+  }
+
+  /** Many worlds were run at once. @param steps instructions, counting each world. @param tries values of choices. */
+  didBeside(steps: number, tries: number): void {
+    this.beside += steps;
+    this.tries += tries;
+  }
+
+  /** Of the first choice the values that are tried, where not all are. */
+  private firstAt(depth: number): FirstValues | undefined {
+    return depth === 0 ? this.way.first : undefined;
   }
 
   /** Begins to try the values of a choice, or what may lie where it was asked. */
@@ -174,7 +200,7 @@ export class Machine extends Stepping implements Host {
     const frame = this.frames[depth];
     frame.at = at;
     frame.choice = choice;
-    const first = depth === 0 ? this.way.first : undefined;
+    const first = this.firstAt(depth);
     frame.value = (first ? Math.max(low, first.from) : low) - 1;
     frame.high = first ? Math.min(high, first.to) : high;
     frame.weights = weights;

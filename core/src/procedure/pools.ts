@@ -22,6 +22,8 @@ export const markOf = (token: number): Card => token - TOKEN;
 /** Where packets are written to be read: nothing stays in them. */
 export const THROUGH = new Uint8Array(MOST_CARDS);
 const WITHIN = new Uint8Array(MOST_CARDS);
+/** How often a card was met, while that is counted. */
+const SEEN = new Uint8Array(CARD + 1);
 
 /**
  * Packets that are mixed and stay so: cards of which nobody has seen where they lie. A *pool* holds them, a packet
@@ -42,8 +44,6 @@ export class Pools extends Table {
 
   /** Where the marks of pools lie in the row. */
   protected readonly marks: number;
-
-  private readonly seen = new Uint8Array(CARD + 1);
 
   /** Whether cards of both sides were ever mixed together. */
   protected hasSides = false;
@@ -253,8 +253,8 @@ export class Pools extends Table {
 
   /** Whether two cards of a pool are alike, or may be. */
   private hasTwoAlike(pool: Card): boolean {
-    this.seen.fill(0);
-    return this.isHeld(pool, (card) => isMark(card) || this.seen[card]++ > 0);
+    SEEN.fill(0);
+    return this.isHeld(pool, (card) => isMark(card) || SEEN[card]++ > 0);
   }
 
   /** Whether the card that a token is may be alike to what a mark stands for elsewhere, or be another card. */

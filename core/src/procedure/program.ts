@@ -48,7 +48,7 @@ export const enum Do {
   Known,
   /** The world ends; `to` is how. */
   End,
-  /** As many cards as the value says go from one packet onto another, dealt where `to` is 1. */
+  /** As many cards as the value says, or else is read, go from one packet onto another, dealt where `to` is 1. */
   Lift,
   Turn,
   /** A packet goes on another, or under it where `to` is 1. */
@@ -57,6 +57,8 @@ export const enum Do {
   Top,
   /** The value becomes `to`. */
   Set,
+  /** As many cards as the value says, or else is read, go from the top of a packet to its bottom. */
+  Cut,
   /** As `Lift`, and the packet that they come onto is turned over, which the next instruction would do by itself. */
   LiftOver,
 }

@@ -7,15 +7,19 @@ import { MOST_CARDS } from './packets';
  * worlds with the same text go on in the same way.
  */
 export class StateText {
-  private readonly letters: Uint16Array;
+  private written: Uint16Array | undefined;
 
   /** @param most how many values are read at most. */
   constructor(
     private readonly table: MixedTable,
-    most: number,
-  ) {
+    private readonly most: number,
+  ) {}
+
+  /** Room for a text: most machines write none. */
+  private get letters(): Uint16Array {
+    const { table, most } = this;
     const packets = table.sizes.length;
-    this.letters = new Uint16Array(packets + MOST_CARDS * (2 + packets - table.real) + 2 * most);
+    return (this.written ??= new Uint16Array(packets + MOST_CARDS * (2 + packets - table.real) + 2 * most));
   }
 
   of({ table, values }: World, live: Int32Array): string {

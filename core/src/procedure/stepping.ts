@@ -20,6 +20,8 @@ export abstract class Stepping implements World {
   /** Set where the table could not hold all that was to be kept: the run ended there. */
   full = false;
   protected at = 0;
+  /** How many instructions were done beside, for many worlds at once, and are not counted yet. */
+  protected beside = 0;
 
   /** @param rng what is shuffled by; without it a shuffle by chance throws. */
   constructor(
@@ -70,6 +72,15 @@ export abstract class Stepping implements World {
         case Do.LiftOver:
           at = this.lift(instruction, at);
           break;
+        case Do.Cut: {
+          const count = this.countOf(instruction);
+          if (count < 0 || count > table.sizes[instruction.packet]) at = this.end(CANNOT, at);
+          else {
+            table.cut(instruction.packet, count);
+            at++;
+          }
+          break;
+        }
         case Do.Turn:
           table.turn(instruction.packet);
           at++;
@@ -107,6 +118,8 @@ export abstract class Stepping implements World {
           break;
         case Do.Choose:
           at = this.choose(instruction.choice as Choice, at);
+          left -= this.beside;
+          this.beside = 0;
           break;
         case Do.Branch:
           at = instruction.ways[values[instruction.value] - 1];
@@ -132,10 +145,16 @@ export abstract class Stepping implements World {
     return at === DONE || (this.steps < until && this.go(until));
   }
 
-  /** Lifts as many cards as a value says; gives where the world goes on. */
-  private lift({ kind, packet, value, other, to }: Instruction, at: number): number {
+  /** How many cards are lifted or cut; below 0 where that is none. */
+  private countOf({ value, read }: Instruction): number {
+    return value < 0 ? read(this) : this.values[value];
+  }
+
+  /** Lifts as many cards as a value says, or is read; gives where the world goes on. */
+  private lift(instruction: Instruction, at: number): number {
+    const { kind, packet, other, to } = instruction;
     const { table } = this;
-    const count = this.values[value];
+    const count = this.countOf(instruction);
     if (count < 0 || count > table.sizes[packet]) return this.end(CANNOT, at);
     if (kind === Do.LiftOver) {
       table.liftOver(packet, count, other);

@@ -4,7 +4,6 @@ import { arrangeOverhand, CHOP } from '../moves/overhand';
 import { arrangeRiffle } from '../moves/riffle';
 import { placeUnwoven, placeWoven, WeaveKind } from '../moves/weave';
 import { NONE, Slots, World } from './form';
-import { Table } from './table';
 import { MOST_ROUNDS, StepKind } from './procedure';
 
 /** What may stand in a field of a step, beside what may stand in one of an expression. */
@@ -64,24 +63,17 @@ const moves = <
 /** Whether it is done where the fingers know it. */
 const FELT = { felt: 'flag' } as const;
 
+/** What a step does that the machine does itself, as an instruction of its own. */
+const byMachine = (): Act => () => {
+  throw new Error('the machine does this itself');
+};
+
 /** A step that lifts or deals. */
-const carry = (says: string, dealt: boolean): StepRule =>
-  moves(
-    says,
-    { count: 'number', from: 'packet', onto: 'packet' },
-    ({ count, from, onto }) => {
-      const carried = (table: Table, cards: number): boolean => {
-        if (cards < 0 || cards > table.sizes[from]) return false;
-        table.lift(from, cards, onto, dealt);
-        return true;
-      };
-      const { index } = count;
-      return index === undefined
-        ? (world) => carried(world.table, count(world))
-        : ({ table, values }) => carried(table, values[index]);
-    },
-    { apart: ['from', 'onto'], ...(!dealt && { more: FELT }) },
-  );
+const carry = (says: string, more?: typeof FELT): StepRule =>
+  moves(says, { count: 'number', from: 'packet', onto: 'packet' }, byMachine, {
+    apart: ['from', 'onto'],
+    ...(more && { more }),
+  });
 
 /** A weave or its reverse. */
 const weaving = (
@@ -143,17 +135,11 @@ export const STEPS: Readonly<Record<StepKind, StepRule>> = {
   cut: moves(
     'cut {count} cards of {packet} to its bottom[{felt|, by feel}]',
     { packet: 'packet', count: 'number' },
-    ({ packet, count }) =>
-      (world) => {
-        const cards = count(world);
-        if (cards < 0 || cards > world.table.sizes[packet]) return false;
-        world.table.cut(packet, cards);
-        return true;
-      },
+    byMachine,
     { more: FELT },
   ),
-  lift: carry('lift {count} cards from {from} onto {onto}[{felt|, by feel}]', false),
-  deal: carry('deal {count} cards from {from} onto {onto}', true),
+  lift: carry('lift {count} cards from {from} onto {onto}[{felt|, by feel}]', FELT),
+  deal: carry('deal {count} cards from {from} onto {onto}'),
   'deal round': moves(
     'deal [{count} cards of ]{from} round onto {onto|, }',
     { from: 'packet', onto: 'packets' },
@@ -170,22 +156,10 @@ export const STEPS: Readonly<Record<StepKind, StepRule>> = {
   put: moves(
     'put {packet} {where} {other}[{felt|, by feel}]',
     { packet: 'packet', where: 'where', other: 'packet' },
-    ({ packet, where, other }) =>
-      where === 'on'
-        ? ({ table }) => {
-            table.putOn(packet, other);
-            return true;
-          }
-        : ({ table }) => {
-            table.putUnder(packet, other);
-            return true;
-          },
+    byMachine,
     { apart: ['packet', 'other'], more: FELT },
   ),
-  turn: moves('turn {packet} over', { packet: 'packet' }, ({ packet }) => ({ table }) => {
-    table.turn(packet);
-    return true;
-  }),
+  turn: moves('turn {packet} over', { packet: 'packet' }, byMachine),
   'turn card': moves(
     'turn the card at {place} of {packet} over',
     { packet: 'packet', place: 'number' },

@@ -67,6 +67,8 @@ export interface Way {
   readonly fixed?: SoughtFailure;
   /** Keeps all that the performer sees as it was, also where it is not read again. */
   readonly sights?: boolean;
+  /** From how many values of a choice on they are run at once; Infinity: each by itself. */
+  readonly atOnce?: number;
   /** From how many times on a choice is compared with the worlds that it met before. */
   readonly often?: number;
 }
