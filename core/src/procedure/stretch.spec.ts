@@ -6,6 +6,7 @@ import { readProcedure } from '../rehearse/readProcedure';
 import { WORKED } from '../rehearse/worked/worked';
 import { compile } from './compile';
 import { Machine } from './machine';
+import { Program } from './program';
 import { Condition, Expression, Procedure, Step } from './procedure';
 import { stretchesOf } from './stretches';
 import { Counts, Failure, MOST_FAILURES } from './way';
@@ -169,8 +170,8 @@ interface Ran {
   readonly steps: number;
 }
 
-const run = (procedure: Procedure, atOnce: number, weigh: boolean, isFull: boolean): Ran => {
-  const machine = new Machine(compile(procedure), { atOnce, weigh });
+const run = (program: Program, atOnce: number, weigh: boolean, isFull: boolean): Ran => {
+  const machine = new Machine(program, { atOnce, weigh });
   if (isFull) machine.failures.push(...Array.from({ length: MOST_FAILURES }, () => NO_FAILURE));
   machine.run(1e9);
   const { counts, failures, tries, steps } = machine;
@@ -179,13 +180,13 @@ const run = (procedure: Procedure, atOnce: number, weigh: boolean, isFull: boole
 const NO_FAILURE: Failure = { choices: [], at: '', why: 'claim' };
 
 /** The same, many worlds at once and each by itself: also where no failure is listed any more, and weighed. */
-const isSame = (procedure: Procedure, seed: number): void => {
+const isSame = (program: Program, seed: number): void => {
   for (const [weigh, isFull] of [
+    [true, true],
     [false, false],
     [false, true],
-    [true, true],
   ] as const) {
-    const [one, all] = [run(procedure, Infinity, weigh, isFull), run(procedure, 1, weigh, isFull)];
+    const [one, all] = [run(program, Infinity, weigh, isFull), run(program, 1, weigh, isFull)];
     const said = [seed, weigh, isFull];
     if (!weigh) expect([said, all.counts, all.failures]).toEqual([said, one.counts, one.failures]);
     if (!weigh && isFull) expect([said, all.tries, all.steps]).toEqual([said, one.tries, one.steps]);
@@ -203,8 +204,8 @@ test('procedures by chance: many worlds at once are as each by itself, and as a 
     const procedure = new Writer(seededRng(seed), seed < SLOWLY ? 3 : 2 ** 29).procedure();
     const program = compile(procedure);
     if (stretchesOf(program).includes(true)) atOnce++;
-    isSame(procedure, seed);
-    const { counts } = run(procedure, 1, false, false);
+    isSame(program, seed);
+    const { counts } = run(program, 1, false, false);
     held += counts.held;
     failed += counts.failed;
     if (seed >= SLOWLY) continue;
@@ -219,14 +220,15 @@ test('procedures by chance: many worlds at once are as each by itself, and as a 
 
 test('any procedure, and every worked one, is run as each world by itself', () => {
   for (const { procedure } of WORKED) {
-    if (hasChance(procedure) || compile(procedure).pools > 0) continue;
-    const machine = new Machine(compile(procedure), { atOnce: Infinity });
-    if (machine.run(200_000)) isSame(procedure, -1);
+    const program = compile(procedure);
+    if (hasChance(procedure) || program.pools > 0) continue;
+    if (new Machine(program, { atOnce: Infinity }).run(200_000)) isSame(program, -1);
   }
   for (let seed = 0; seed < 300; seed++) {
     const read = readProcedure(randomProcedure(seededRng(seed), seed % 2 === 0 ? 1 : 2));
     if (!read.ok || hasChance(read.procedure)) continue;
-    if (new Machine(compile(read.procedure), { atOnce: Infinity }).run(30_000)) isSame(read.procedure, seed);
+    const program = compile(read.procedure);
+    if (new Machine(program, { atOnce: Infinity }).run(30_000)) isSame(program, seed);
   }
 });
 
@@ -241,5 +243,6 @@ test('where more than 256 values may be chosen they are run one part after the o
       { do: 'claim', that: { equal: [{ 'size of': 'hand' }, 'b'] } },
     ],
   };
-  expect(run(procedure, 1, false, false)).toEqual(run(procedure, Infinity, false, false));
+  const program = compile(procedure);
+  expect(run(program, 1, false, false)).toEqual(run(program, Infinity, false, false));
 });

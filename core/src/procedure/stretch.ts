@@ -1,12 +1,9 @@
-import { AffineTable, alikeFrom, Even } from './affineTable';
+import { alikeFrom, Even } from './affineTable';
 import { Batch, even, Value } from './batch';
-import { LARGEST, Made, NONE, Reader, Seen, World } from './form';
-import type { MixedTable } from './mixedTable';
+import { Columns, MOST_AT_ONCE } from './columns';
+import { NONE, World } from './form';
 import { CANNOT, Choice, Do, HELD, Instruction, LEFT_OUT, OUT, Program } from './program';
 import { FAILED_AT, HELD_AT, LEFT_AT, OUT_AT } from './tally';
-
-/** So many values of a choice are run at once at most. */
-export const MOST_AT_ONCE = 256;
 
 /** What ways weigh. */
 export type WaysWeigh = (choice: Choice, count: number) => Float64Array | undefined;
@@ -15,9 +12,7 @@ export type WaysWeigh = (choice: Choice, count: number) => Float64Array | undefi
  * Runs many values of a choice at once: what each instruction does to packets and numbers grows evenly with the value, so that
  * it is done once for all of them. Where worlds take different ways they part, and go on one part after the other.
  */
-export class Stretch implements World {
-  table: MixedTable;
-  values: Int32Array;
+export class Stretch {
   /** How many worlds ended how, by the fields of a tally. */
   readonly sums = new Float64Array(4);
   /** How many instructions were done, counting each world; how many values were tried, and in how many parts. */
@@ -28,16 +23,10 @@ export class Stretch implements World {
   private now: Batch;
   private readonly waiting: Batch[] = [];
   private depth = 0;
-  /** Lists of a number for each world: those below `used` are in use. */
-  private readonly columns: Int32Array[] = [];
-  private used = 0;
+  private readonly columns: Columns;
   /** By world: what all before it weigh. */
   private readonly weights = Float64Array.from({ length: MOST_AT_ONCE + 1 }, (_, world) => world);
   private isWeighed = false;
-  /** What the table and the values were, where something was read world by world. */
-  private readonly kept: AffineTable;
-  private readonly keptValues: Int32Array;
-  private isWritten = false;
   private weigh: WaysWeigh = () => undefined;
   private mayFail = true;
   private isGivenUp = false;
@@ -45,14 +34,14 @@ export class Stretch implements World {
   /** @param world whose table and values are those before a choice: see `begin`. */
   constructor(
     private readonly program: Program,
-    world: World,
+    private world: World,
   ) {
-    this.table = world.table;
-    this.values = world.values;
-    const packets = world.table.counts.length;
-    this.now = new Batch(packets, world.values.length);
-    this.kept = new AffineTable(packets);
-    this.keptValues = new Int32Array(world.values.length);
+    this.now = this.newBatch();
+    this.columns = new Columns(world, this.now);
+  }
+
+  private newBatch(): Batch {
+    return new Batch(this.world.table.counts.length, this.world.values.length);
   }
 
   /**
@@ -69,10 +58,7 @@ export class Stretch implements World {
     { from, worlds, weights }: { from: number; worlds: number; weights: Float64Array | undefined },
     mayFail: boolean,
   ): boolean {
-    if (weights || this.isWeighed)
-      for (let world = 0; world < worlds; world++)
-        this.weights[world + 1] = this.weights[world] + (weights ? weights[world] : 1);
-    this.isWeighed = weights !== undefined;
+    this.weighBy(weights);
     this.lay(at, worlds);
     this.now.values[value] = even(from, 1);
     this.mayFail = mayFail;
@@ -81,8 +67,16 @@ export class Stretch implements World {
     this.go();
     while (this.takeNext()) this.go();
     this.depth = 0;
-    this.restore();
+    this.columns.restore();
     return !this.isGivenUp;
+  }
+
+  private weighBy(weights: Float64Array | undefined): void {
+    if (weights === undefined && !this.isWeighed) return;
+    const all = this.weights;
+    for (let world = 0; world < MOST_AT_ONCE; world++)
+      all[world + 1] = all[world] + (weights === undefined ? 1 : (weights.at(world) ?? 0));
+    this.isWeighed = weights !== undefined;
   }
 
   /** Goes on to worlds that wait; false where there are none, or no more are wanted. */
@@ -91,6 +85,7 @@ export class Stretch implements World {
     const next = this.waiting[--this.depth];
     this.waiting[this.depth] = this.now;
     this.now = next;
+    this.columns.readIn(next);
     return true;
   }
 
@@ -100,9 +95,8 @@ export class Stretch implements World {
    * @param world whose table and values are those before the choice.
    * @param weigh what the ways of a choice weigh; undefined where each counts one.
    */
-  begin({ table, values }: World, weigh: WaysWeigh): void {
-    this.table = table;
-    this.values = values;
+  begin(world: World, weigh: WaysWeigh): void {
+    this.world = world;
     this.weigh = weigh;
     this.sums.fill(0);
     this.steps = 0;
@@ -111,15 +105,16 @@ export class Stretch implements World {
   }
 
   private lay(at: number, worlds: number): void {
-    const { now, values } = this;
+    const { now, columns, world } = this;
+    const { table, values } = world;
+    columns.begin(world);
+    columns.readIn(now);
     now.at = at + 1;
     now.first = 0;
     now.worlds = worlds;
     now.weight = 1;
-    now.table.read(this.table);
+    now.table.read(table);
     for (let index = 0; index < values.length; index++) now.values[index] = even(values[index], 0);
-    this.used = 0;
-    this.isWritten = false;
   }
 
   /** The worlds of the batch go on until they end, or part. */
@@ -150,14 +145,17 @@ export class Stretch implements World {
           now.at++;
           break;
         case Do.Top:
-          this.give(instruction, this.see({ what: 'top', packet: instruction.packet }, instruction.read));
+          this.give(
+            instruction,
+            this.columns.see({ what: 'top', packet: instruction.packet }, instruction.read),
+          );
           break;
         case Do.Give:
-          this.give(instruction, this.valueOf(instruction.read));
+          this.give(instruction, this.columns.valueOf(instruction.read));
           break;
         case Do.Test:
         case Do.Must:
-          this.judge(instruction, this.valueOf(instruction.read));
+          this.judge(instruction, this.columns.valueOf(instruction.read));
           break;
         case Do.Jump:
           now.at = instruction.to;
@@ -189,7 +187,7 @@ export class Stretch implements World {
   /** Some worlds of the batch go on by themselves later. */
   private part(at: number, from: number, worlds: number): Batch {
     const { waiting, now } = this;
-    if (this.depth === waiting.length) waiting.push(new Batch(this.table.counts.length, this.values.length));
+    if (this.depth === waiting.length) waiting.push(this.newBatch());
     const batch = waiting[this.depth++];
     batch.copy(now, at, from, worlds);
     return batch;
@@ -206,7 +204,7 @@ export class Stretch implements World {
   /** What is lifted or cut in each world, where all do the same with it; undefined where they part or cannot do it. */
   private countFor({ value, packet, read }: Instruction): Even | undefined {
     const { now } = this;
-    const count = value < 0 ? this.valueOf(read) : now.values[value];
+    const count = value < 0 ? this.columns.valueOf(read) : now.values[value];
     if (count.column !== undefined && now.worlds > 1) {
       for (let world = 0; world < now.worlds; world++) this.part(now.at, world, 1);
       this.steps -= now.worlds;
@@ -274,7 +272,7 @@ export class Stretch implements World {
   /** A name holds a value; worlds in which there is none end. */
   private give({ value: name }: Instruction, value: Value): void {
     const { now } = this;
-    now.values[name] = this.evenly(value);
+    now.values[name] = this.columns.evenly(value);
     const { column, base } = value;
     if (column === undefined) {
       if (base === NONE) {
@@ -288,25 +286,13 @@ export class Stretch implements World {
       now.at++;
       return;
     }
-    const isThere = this.fresh();
+    const isThere = this.columns.fresh();
     for (let world = now.first; world < now.first + now.worlds; world++)
       isThere[world] = column[world] === NONE ? 0 : 1;
     this.partBy(isThere, (is, from, worlds) => {
       if (is === 0) this.end(CANNOT, from, worlds);
       return is === 0 ? undefined : now.at + 1;
     });
-  }
-
-  /** What grows evenly, though it was listed. */
-  private evenly(value: Value): Value {
-    const { column } = value;
-    if (column === undefined) return value;
-    const { first, worlds } = this.now;
-    if (worlds === 1) return even(column[first], 0);
-    const growth = column[first + 1] - column[first];
-    for (let world = 2; world < worlds; world++)
-      if (column[first + world] - column[first + world - 1] !== growth) return value;
-    return even(column[first], growth);
   }
 
   private judge({ kind, to }: Instruction, held: Value): void {
@@ -369,7 +355,7 @@ export class Stretch implements World {
   private choose({ choice, value }: Instruction): void {
     const { now } = this;
     if (!choice) return;
-    const count = choice.to(this);
+    const count = choice.to(this.world);
     const weights = this.weigh(choice, count);
     this.tries += count * now.worlds;
     for (let way = count; way > 1; way--)
@@ -382,156 +368,4 @@ export class Stretch implements World {
     batch.values[value] = even(way, 0);
     if (weights) batch.weight *= weights[way - 1];
   }
-
-  /** What a reader gives in each world. */
-  private valueOf(reader: Reader): Value {
-    const { constant, index, made, seen } = reader;
-    if (constant !== undefined) return even(constant, 0);
-    if (index !== undefined) return this.now.values[index];
-    if (seen) return this.see(seen, reader);
-    if (!made) return this.readEach(reader);
-    return this.make(made);
-  }
-
-  private make({ parts, of, table, times, equal }: Made): Value {
-    const { first, worlds } = this.now;
-    const one = this.valueOf(parts[0]);
-    const other = parts[1] ? this.valueOf(parts[1]) : NOTHING;
-    if (isSame(one) && isSame(other)) return even(of(one.base, other.base), 0);
-    const sum = times && this.sum(one, other, times);
-    if (sum) return sum;
-    const column = this.fresh();
-    const a = this.listed(one);
-    const end = first + worlds;
-    if (table) {
-      lookAllUp(table, a, column, first, end);
-      return { base: 0, growth: 0, column };
-    }
-    const b = this.listed(other);
-    if (equal) areAllSame(a, b, column, first, end);
-    else for (let world = first; world < end; world++) column[world] = of(a[world], b[world]);
-    return { base: 0, growth: 0, column };
-  }
-
-  /** A sum or difference that grows evenly; undefined where a part does not, or may be none or too large. */
-  private sum(one: Value, other: Value, times: 1 | -1): Value | undefined {
-    if (one.column || other.column || isNone(one) || isNone(other)) return undefined;
-    const [base, growth] = [one.base + times * other.base, one.growth + times * other.growth];
-    const last = base + growth * (this.now.worlds - 1);
-    return Math.max(Math.abs(base), Math.abs(last)) > LARGEST ? undefined : even(base, growth);
-  }
-
-  /** A value as a list by the index of each world. */
-  private listed({ base, growth, column }: Value): Int32Array {
-    if (column) return column;
-    const { first, worlds } = this.now;
-    const list = this.fresh();
-    for (let world = 0, value = base; world < worlds; world++, value += growth) list[first + world] = value;
-    return list;
-  }
-
-  private fresh(): Int32Array {
-    if (this.used === this.columns.length) this.columns.push(new Int32Array(MOST_AT_ONCE));
-    return this.columns[this.used++];
-  }
-
-  private see(seen: Seen, reader: Reader): Value {
-    const { table, first, worlds } = this.now;
-    const { what, packet } = seen;
-    if (what === 'size') return even(table.sizes[packet], table.sizeGrowths[packet]);
-    if (what === 'face up') {
-      const up = table.faceUpIn(packet);
-      return up ? even(up.base, up.growth) : this.readEach(reader);
-    }
-    if (what !== 'card at') {
-      if (table.counts[packet] === 0) return even(NONE, 0);
-      return this.cardsAt(what === 'top' ? table.topAt(packet) : table.faceAt(packet));
-    }
-    const place = this.valueOf(seen.place);
-    const evenly = place.column ? undefined : this.evenlyAt(packet, place);
-    if (evenly) return this.cardsAt(evenly);
-    const places = this.listed(place);
-    const column = this.fresh();
-    const { row } = this.table;
-    for (let world = 0; world < worlds; world++) {
-      const at = places[first + world];
-      const size = table.sizes[packet] + world * table.sizeGrowths[packet];
-      column[first + world] = at < 1 || at > size ? NONE : row[table.cardAt(packet, at, world)] & 127;
-    }
-    return { base: 0, growth: 0, column };
-  }
-
-  /** Where the cards at places that grow evenly lie in the row; undefined where a place is none, or it is uneven. */
-  private evenlyAt(packet: number, { base, growth }: Value): Even | undefined {
-    const { table, worlds } = this.now;
-    const last = base + growth * (worlds - 1);
-    const [size, grows] = [table.sizes[packet], table.sizeGrowths[packet]];
-    const isThere = base >= 1 && last >= 1 && base <= size && last <= size + grows * (worlds - 1);
-    return isThere ? table.evenlyAt(packet, { base, growth }, worlds) : undefined;
-  }
-
-  /** The cards that lie evenly apart in the row. */
-  private cardsAt({ base, growth }: Even): Value {
-    const { row } = this.table;
-    if (growth === 0) return even(row[base] & 127, 0);
-    const { first, worlds } = this.now;
-    const column = this.fresh();
-    for (let world = 0, at = base; world < worlds; world++, at += growth)
-      column[first + world] = row[at] & 127;
-    return { base: 0, growth: 0, column };
-  }
-
-  /** What is read world by world, each laid on the table as it is. */
-  private readEach(reader: Reader): Value {
-    const { now, values } = this;
-    if (!this.isWritten) {
-      this.kept.read(this.table);
-      this.keptValues.set(values);
-      this.isWritten = true;
-    }
-    const column = this.fresh();
-    for (let world = 0; world < now.worlds; world++) {
-      now.table.write(this.table, world);
-      for (let index = 0; index < values.length; index++) {
-        const { base, growth, column: listed } = now.values[index];
-        values[index] = listed ? listed[now.first + world] : base + world * growth;
-      }
-      column[now.first + world] = reader(this);
-    }
-    return { base: 0, growth: 0, column };
-  }
-
-  private restore(): void {
-    if (!this.isWritten) return;
-    this.kept.write(this.table, 0);
-    this.values.set(this.keptValues);
-  }
 }
-
-/** In a loop of its own, as the one below: what is met most often is done without a call for each world. */
-const lookAllUp = (table: Int32Array, at: Int32Array, into: Int32Array, first: number, end: number): void => {
-  const { length } = table;
-  for (let world = first; world < end; world++) {
-    const index = at[world];
-    into[world] = index >= 0 && index < length ? table[index] : NONE;
-  }
-};
-
-const areAllSame = (
-  one: Int32Array,
-  other: Int32Array,
-  into: Int32Array,
-  first: number,
-  end: number,
-): void => {
-  for (let world = first; world < end; world++) {
-    const [a, b] = [one[world], other[world]];
-    into[world] = a === NONE || b === NONE ? NONE : a === b ? 1 : 0;
-  }
-};
-
-const NOTHING = even(0, 0);
-
-const isNone = ({ base, growth }: Value): boolean => growth === 0 && base === NONE;
-
-const isSame = ({ growth, column }: Value): boolean => growth === 0 && column === undefined;

@@ -1,7 +1,8 @@
+import { MOST_AT_ONCE } from './columns';
 import { nextOf } from './live';
 import type { Machine } from './machine';
 import { Choice, Do, Program } from './program';
-import { MOST_AT_ONCE, Stretch, WaysWeigh } from './stretch';
+import { Stretch, WaysWeigh } from './stretch';
 import { FirstValues, MOST_FAILURES } from './way';
 import type { Weighing } from './weighing';
 
