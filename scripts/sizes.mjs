@@ -14,9 +14,9 @@ const BEHIND = 48_000;
 const FRAME = 90_000;
 const ROOM = 68_000;
 const CHECKING_WORKER = 90_000;
-const JOBS_WORKER = 118_000;
+const JOBS_WORKER = 126_000;
 /** Wishes are judged and found in the worker, but each kind is one file: its page has all of them, too. */
-const WISHES = 80_000;
+const WISHES = 86_000;
 
 /** The budget of what is reached from a source. */
 const limitOf = (source) =>
