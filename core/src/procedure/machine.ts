@@ -78,8 +78,9 @@ export class Machine extends Stepping implements Host {
     this.alike = new CaseWorlds(this, text);
     this.isByCase = !way.weigh && !way.visit && !way.fixed;
     this.trail = new Trail(this.table, this.values);
-    const { visit, ended, rng, chosen, fixed, looked, atOnce } = way;
-    const isPlain = [visit, ended, rng, chosen, fixed, looked].every((each) => each === undefined);
+    const { visit, ended, rng, chosen, fixed, looked, sights, atOnce } = way;
+    // Where somebody follows the worlds step by step, or is told of each, they are run one by one.
+    const isPlain = [visit, ended, rng, chosen, fixed, looked, sights].every((each) => each === undefined);
     if (isPlain && stretchesOf(program).includes(true))
       this.stretches = new Stretches(program, this, way.weigh ? this.weighing : undefined, atOnce);
     this.all = Int32Array.from(this.values.keys());

@@ -18,14 +18,14 @@ const isWay = ({ code }: Program, at: number): boolean => {
   return choice.kind === Do.Choose && next?.kind === Do.Branch && next.value === choice.value;
 };
 
-const KNOWN = new WeakMap<Program['reads'], readonly boolean[]>();
+const KNOWN = new WeakMap<Program['code'], readonly boolean[]>();
 
 /**
  * By instruction: whether a number is chosen there behind which only ways are chosen and all can be done for many worlds at
  * once.
  */
 export const stretchesOf = (program: Program): readonly boolean[] => {
-  const known = KNOWN.get(program.reads);
+  const known = KNOWN.get(program.code);
   if (known) return known;
   const { code } = program;
   const found = code.map(({ kind }, at) => {
@@ -40,7 +40,7 @@ export const stretchesOf = (program: Program): readonly boolean[] => {
     }
     return true;
   });
-  KNOWN.set(program.reads, found);
+  KNOWN.set(program.code, found);
   return found;
 };
 
@@ -61,13 +61,13 @@ interface Choosing {
 }
 
 /** A program is run by many machines: what one stretch has room for is kept for the next. */
-const ROOMS = new WeakMap<Program['reads'], Stretch>();
+const ROOMS = new WeakMap<Program['code'], Stretch>();
 
 const stretchFor = (program: Program, machine: Machine): Stretch => {
-  const known = ROOMS.get(program.reads);
+  const known = ROOMS.get(program.code);
   if (known) return known;
   const stretch = new Stretch(program, machine);
-  ROOMS.set(program.reads, stretch);
+  ROOMS.set(program.code, stretch);
   return stretch;
 };
 

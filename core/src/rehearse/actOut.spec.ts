@@ -1,6 +1,7 @@
 import vectors from '../../test/vectors/procedures.json';
 import { randomProcedure } from '../../test/randomProcedure';
 import { randomInt, seededRng } from '../deck/rng';
+import { anyStep } from '../procedure/walk';
 import { Procedure } from '../procedure';
 import { actOut, Scene } from './actOut';
 import { casesOf } from './cases';
@@ -149,6 +150,23 @@ describe('what the performer can know', () => {
     // Worlds that are alike from the first choice on are run once, and nothing else is known by that.
     expect(knowing({ procedure, chosen, often: 0 })).toEqual(counted(procedure, chosen));
   });
+
+  const few = WORKED.map(({ procedure }) => procedure).filter(
+    (procedure) =>
+      !hasChance(procedure) &&
+      !anyStep(procedure.steps, (step) => step.do === 'mix') &&
+      prove(procedure).cases <= 120,
+  );
+  test.each(few.map((procedure) => [procedure.name, procedure] as const))(
+    '%s: as counted by acting out every case',
+    (_, procedure) => {
+      for (const chosen of [
+        [7, 9, 3, 2, 4, 2],
+        [12, 20, 5, 1, 1, 1],
+      ])
+        expect(knowing({ procedure, chosen })).toEqual(counted(procedure, chosen));
+    },
+  );
 
   test('every small procedure by chance: like worlds taken together or each run, the same is known', () => {
     const rng = seededRng(31);
