@@ -139,6 +139,9 @@ const telling =
 /** Where something is claimed to be known, so much of the work is done once it is told what can be. */
 const HALF = 0.5;
 
+/** What all cases weigh where each holds. */
+const CERTAIN: Counts = { held: 1, outs: 0, failed: 0, leftOut: 0 };
+
 const NOTHING = {
   ...{ weights: undefined, chances: undefined, cases: undefined },
   ...{ apart: undefined, rules: {}, widest: undefined },
@@ -191,7 +194,8 @@ export const STUDY: JobRule<StudyArgs, StudyProgress, Study> = {
     const weigh = !said.likely && program.pools === 0;
     const isFew = proof.cases <= MOST_CASES;
     const listed = isFew ? yield* part(listing(procedure, open, { first, weigh }), so) : undefined;
-    const weighed = listed?.weights ?? (yield* part(weights(open, args), so));
+    const isCertain = !said.likely && parts === 1 && outs + failed + leftOut === 0;
+    const weighed = listed?.weights ?? (isCertain ? CERTAIN : yield* part(weights(open, args), so));
     const seen =
       alike && (yield* part(looksAlike(procedure, alike.sight, alike.most, { budget, first }), so));
     const cases = listed?.cases;
