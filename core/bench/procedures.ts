@@ -3,7 +3,11 @@ import { formatCard } from '../src/deck/notation';
 import { Machine } from '../src/procedure/machine';
 import { Procedure, Step } from '../src/procedure/procedure';
 import { compile } from '../src/procedure/compile';
+import { runJob } from '../src/job/job';
+import { knowing } from '../src/rehearse/knowing';
 import { prove } from '../src/rehearse/prove';
+import { STUDY } from '../src/rehearse/study';
+import { WORKED } from '../src/rehearse/worked/worked';
 import { readProcedure } from '../src/rehearse/readProcedure';
 import { processorTime } from './processorTime';
 
@@ -291,4 +295,32 @@ export const benchProcedures = (): void => {
   console.log(
     `${FREE_DEALING.name}: ${cases.toExponential(2)} ways, ${complete ? '' : 'not '}all, in ${(processorTime() - begun).toFixed(0)} ms (1000)`,
   );
+  benchStudies();
+};
+
+/** How long a worked procedure takes, in milliseconds, the second time. */
+const timeOf = (name: string, run: (procedure: Procedure) => unknown): string => {
+  const found = WORKED.find(({ procedure }) => procedure.name === name);
+  if (!found) throw new Error(name);
+  run(found.procedure);
+  const begun = processorTime();
+  run(found.procedure);
+  return `${(processorTime() - begun).toFixed(0)} ms`;
+};
+
+/** What is said of a procedure that is open: its study, and what can be known of the table in one case. */
+const benchStudies = (): void => {
+  for (const name of [
+    'A bank at the face that counts down',
+    'Fourteen under the key of a shuffled pack',
+    'A number of the other pack',
+  ])
+    console.log(`study of “${name}”: ${timeOf(name, (procedure) => runJob(STUDY, { procedure }))}`);
+  const chosen = Array.from({ length: 12 }, (_, index) => 3 + index);
+  for (const name of ['Dealt as they please, and a second pack', 'A bank at the face that counts down'])
+    console.log(
+      `what can be known of “${name}”: ${timeOf(name, (procedure) => {
+        if (!knowing({ procedure, chosen })) throw new Error(`not known: ${name}`);
+      })}`,
+    );
 };
