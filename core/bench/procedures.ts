@@ -267,9 +267,9 @@ const millions = (worlds: number, run: () => void): number => {
 /** Worlds a second of procedures, beside the same written by hand as a loop that moves the cards. */
 export const benchProcedures = (): void => {
   for (const [procedure, wanted, byHand] of [
-    [TWO_CUTS, 4, twoCutsByHand],
+    [TWO_CUTS, 10, twoCutsByHand],
     [FOUR_HEAPS, 3, fourHeapsByHand],
-    [BRANCHING, 3, branchingByHand],
+    [BRANCHING, 15, branchingByHand],
   ] as const) {
     const read = readProcedure(procedure);
     if (!read.ok) throw new Error(JSON.stringify(read.problems));

@@ -5,6 +5,11 @@ import { NONE, World } from './form';
 import { CANNOT, Choice, Do, HELD, Instruction, LEFT_OUT, OUT, Program } from './program';
 import { FAILED_AT, HELD_AT, LEFT_AT, OUT_AT } from './tally';
 
+/** Where fewer worlds than this are at one instruction, on the whole, running them one by one is faster. */
+export const WORTH = 5;
+/** So many parts there may be before that is looked at. */
+const MOST_PARTS = 500;
+
 /** What ways weigh. */
 export type WaysWeigh = (choice: Choice, count: number) => Float64Array | undefined;
 
@@ -30,6 +35,8 @@ export class Stretch {
   private weigh: WaysWeigh = () => undefined;
   private mayFail = true;
   private isGivenUp = false;
+  /** Whether it was given up since the worlds part too often. */
+  isTooMuch = false;
 
   /** @param world whose table and values are those before a choice: see `begin`. */
   constructor(
@@ -102,6 +109,7 @@ export class Stretch {
     this.steps = 0;
     this.tries = 0;
     this.parts = 0;
+    this.isTooMuch = false;
   }
 
   private lay(at: number, worlds: number): void {
@@ -121,6 +129,7 @@ export class Stretch {
   private go(): void {
     const { code } = this.program;
     this.parts++;
+    if (this.parts > MOST_PARTS && this.tries < WORTH * this.parts) this.isGivenUp = this.isTooMuch = true;
     while (this.now.worlds > 0 && !this.isGivenUp) {
       const { now } = this;
       const instruction = code[now.at];

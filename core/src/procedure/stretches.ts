@@ -2,7 +2,7 @@ import { MOST_AT_ONCE } from './columns';
 import { nextOf } from './live';
 import type { Machine } from './machine';
 import { Choice, Do, Program } from './program';
-import { Stretch, WaysWeigh } from './stretch';
+import { Stretch, WaysWeigh, WORTH } from './stretch';
 import { FirstValues, MOST_FAILURES } from './way';
 import type { Weighing } from './weighing';
 
@@ -48,8 +48,6 @@ export const stretchesOf = (program: Program): readonly boolean[] => {
 const [FEWEST, MOST] = [8, 4096];
 /** After so many worlds it is seen whether many of them are run at once. */
 const ENOUGH = 2000;
-/** Where fewer worlds than this are at one instruction, on the whole, running them one by one is faster. */
-const WORTH = 5;
 /** So often a world may fail before each is run by itself, until there are enough failures. */
 const MOST_FAILED = 4;
 
@@ -124,7 +122,7 @@ export class Stretches {
       const worlds = Math.min(MOST_AT_ONCE, to - value + 1);
       const weigh = weights?.subarray(value - low, value - low + worlds);
       if (!stretch.run(at, choice.value, { from: value, worlds, weights: weigh }, mayFail)) {
-        choosing.failed += mayFail ? MOST_FAILED + 1 : 1;
+        choosing.failed += stretch.isTooMuch ? MOST_FAILED + 1 : 1;
         this.choosing.set(at, choosing);
         return undefined;
       }
