@@ -2,7 +2,7 @@ import { Job } from '../job/job';
 import { Move } from '../moves/move';
 import { GroupTable } from './groupTable';
 import { LevelRows, Middle } from './levelRows';
-import { endTables, keyOf, SizeTables } from './searchSide';
+import { endTables, keyOf, layOut, SizeTables, wovenKey } from './searchSide';
 import { wovenIndices } from './wovenIndices';
 import { KINDS } from './placesRows';
 
@@ -157,14 +157,14 @@ export class LevelSearch {
   }
 
   private weaveTurns({ tables, groups }: End, key: number, led: Led): void {
-    this.layOut(key);
+    layOut(key, this.size, this.gaps);
     const at = groups.find(key);
     const [low, high] = [groups.lowAt(at), groups.highAt(at)];
     for (let kind = 0; kind < tables.moves.length; kind++) {
       const moved = tables.moves[kind];
       eachBit(low, high, (turn) => {
         const to = moved[turn];
-        led(this.wovenKey(moved, turn), to < 32 ? 1 << to : 0, to < 32 ? 0 : 1 << (to - 32), kind, key);
+        led(wovenKey(moved, turn, this.gaps), to < 32 ? 1 << to : 0, to < 32 ? 0 : 1 << (to - 32), kind, key);
       });
     }
   }
@@ -175,7 +175,7 @@ export class LevelSearch {
    */
   private weaveAll({ tables }: End, key: number, led: Led): void {
     const { cards, size, gaps } = this;
-    this.layOut(key);
+    layOut(key, this.size, this.gaps);
     for (let kind = 0; kind < tables.moves.length; kind++) {
       const moved = tables.moves[kind];
       const changes = tables.changes[kind];
@@ -196,7 +196,7 @@ export class LevelSearch {
           high &= high - 1;
         }
         led(
-          this.wovenKey(moved, tables.order[from]),
+          wovenKey(moved, tables.order[from], this.gaps),
           images[2 * to] & ~images[2 * from],
           images[2 * to + 1] & ~images[2 * from + 1],
           kind,
@@ -205,29 +205,6 @@ export class LevelSearch {
         from = to;
       }
     }
-  }
-
-  /** Takes a key apart: the distances of the cards from the first. */
-  private layOut(key: number): void {
-    let rest = key;
-    for (let card = this.cards - 1; card > 0; card--) {
-      const next = (rest / this.size) | 0;
-      this.gaps[card] = rest - next * this.size;
-      rest = next;
-    }
-  }
-
-  /** The key after a weave of the cards that are laid out, the first of them at an index. */
-  private wovenKey(moved: Uint8Array, turn: number): number {
-    const { size, gaps, cards } = this;
-    const first = moved[turn];
-    let key = 0;
-    for (let card = 1; card < cards; card++) {
-      const index = turn + gaps[card];
-      const gap = moved[index < size ? index : index - size] - first;
-      key = key * size + (gap < 0 ? gap + size : gap);
-    }
-    return key;
   }
 
   /** Where every shortest row passes from what is known from the start to what is known from the end. */

@@ -1,7 +1,19 @@
 import { Job } from '../job/job';
 import { Move } from '../moves/move';
 import { CUTS, KINDS, Meeting, rowsThrough, UNIT, WEAVES } from './placesRows';
-import { MARKED, endTables, FAR, keyOf, load, newSide, Side, SizeTables, wait } from './searchSide';
+import {
+  endTables,
+  FAR,
+  keyOf,
+  layOut,
+  load,
+  MARKED,
+  newSide,
+  Side,
+  SizeTables,
+  wait,
+  wovenKey,
+} from './searchSide';
 import { wovenIndices } from './wovenIndices';
 
 /** So many meetings that are as cheap are kept. */
@@ -116,7 +128,7 @@ export class PlacesSearch {
       fresh[turn] = isFresh ? 1 : 0;
       if (isFresh) side.prices[base + turn] = price;
     }
-    this.layOut(side.keys[group]);
+    layOut(side.keys[group], this.size, this.gaps);
     const then = price + UNIT + WEAVES;
     for (let kind = 0; kind < side.moves.length; kind++) {
       const moved = side.moves[kind];
@@ -132,7 +144,7 @@ export class PlacesSearch {
         if (at >= MARKED || ((at < 32 ? low >>> at : high >>> (at - 32)) & 1) === 1) next = -1;
         if (fresh[turn] === 0) continue;
         if (next < 0) {
-          next = this.groupOf(side, this.wovenKey(moved, turn));
+          next = this.groupOf(side, wovenKey(moved, turn, this.gaps));
           reaches = then <= side.least[next] + this.cut;
         }
         if (reaches) this.reach(side, next, moved[turn], then);
@@ -140,36 +152,18 @@ export class PlacesSearch {
     }
   }
 
-  /** Takes a key apart: the distances of the cards from the first. */
-  private layOut(key: number): void {
-    let rest = key;
-    for (let card = this.cards - 1; card > 0; card--) {
-      const next = (rest / this.size) | 0;
-      this.gaps[card] = rest - next * this.size;
-      rest = next;
-    }
-  }
-
-  /** The key after a weave of the cards that are laid out, the first of them at an index. */
-  private wovenKey(moved: Uint8Array, turn: number): number {
-    const { size } = this;
-    const first = moved[turn];
-    let key = 0;
-    for (let card = 1; card < this.cards; card++) {
-      const index = turn + this.gaps[card];
-      const gap = moved[index < size ? index : index - size] - first;
-      key = key * size + (gap < 0 ? gap + size : gap);
-    }
-    return key;
-  }
-
   private weaveFrom(side: Side, state: number, price: number): void {
     const { size } = this;
     const group = (state / size) | 0;
     const turn = state - group * size;
-    this.layOut(side.keys[group]);
+    layOut(side.keys[group], this.size, this.gaps);
     for (const moved of side.moves)
-      this.reach(side, this.groupOf(side, this.wovenKey(moved, turn)), moved[turn], price + UNIT + WEAVES);
+      this.reach(
+        side,
+        this.groupOf(side, wovenKey(moved, turn, this.gaps)),
+        moved[turn],
+        price + UNIT + WEAVES,
+      );
   }
 
   /** A state is reached at a price: it waits to be gone on from, and may join the two ends. */

@@ -116,3 +116,26 @@ export const keyOf = (indices: readonly number[], size: number): number => {
   for (let card = 1; card < indices.length; card++) key = key * size + mod(indices[card] - indices[0], size);
   return key;
 };
+
+/** Takes a key apart: the distances of the other cards from the first, at their indices from 1. */
+export const layOut = (key: number, size: number, gaps: Uint8Array): void => {
+  let rest = key;
+  for (let card = gaps.length - 1; card > 0; card--) {
+    const next = (rest / size) | 0;
+    gaps[card] = rest - next * size;
+    rest = next;
+  }
+};
+
+/** The key after a weave of cards that are laid out, the first of them at an index. */
+export const wovenKey = (moved: Uint8Array, turn: number, gaps: Uint8Array): number => {
+  const { length: size } = moved;
+  const first = moved[turn];
+  let key = 0;
+  for (let card = 1; card < gaps.length; card++) {
+    const index = turn + gaps[card];
+    const gap = moved[index < size ? index : index - size] - first;
+    key = key * size + (gap < 0 ? gap + size : gap);
+  }
+  return key;
+};

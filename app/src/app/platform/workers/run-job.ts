@@ -53,14 +53,20 @@ const watched = (worker: Jobs, patience: number, waits: () => boolean): Jobs => 
     ),
 });
 
+/** A job that workers do. */
+interface Running {
+  readonly workers: readonly Jobs[];
+  readonly name: JobName;
+  readonly report: (state: State) => void;
+  /** Has one worker more take parts while it may. */
+  readonly more: (take: (worker: Jobs) => Promise<void>) => SpareWorker | undefined;
+  readonly isGivenUp: () => boolean;
+}
+
 /** Has a round of parts done by the workers, each taking the next part when it is free, and by one more while it may. */
 const runRound = async (
-  workers: readonly Jobs[],
-  name: JobName,
+  { workers, name, report, more, isGivenUp }: Running,
   parts: readonly unknown[],
-  report: (state: State) => void,
-  more: (take: (worker: Jobs) => Promise<void>) => SpareWorker | undefined,
-  isGivenUp: () => boolean,
 ): Promise<readonly unknown[]> => {
   const [first] = workers;
   const join: Jobs['join'] = (...asked) => first.join(...asked);
@@ -89,18 +95,12 @@ const runRound = async (
 };
 
 /** The same, round by round. */
-const runParts = async (
-  workers: readonly Jobs[],
-  name: JobName,
-  parts: readonly unknown[],
-  report: (state: State) => void,
-  more: (take: (worker: Jobs) => Promise<void>) => SpareWorker | undefined,
-  isGivenUp: () => boolean,
-): Promise<unknown> => {
+const runParts = async (running: Running, parts: readonly unknown[]): Promise<unknown> => {
+  const { workers, name, isGivenUp } = running;
   const [first] = workers;
   let results: readonly unknown[] = [];
   for (let round: typeof parts | undefined = parts; round;) {
-    results = await runRound(workers, name, round, report, more, isGivenUp);
+    results = await runRound(running, round);
     // What was stopped comes to nothing.
     if (isGivenUp()) return undefined;
     round = await first.again(name, round, results);
@@ -147,7 +147,8 @@ export const runOn =
         await lend();
         const parts = await workers[0].split(name, args);
         while (workers.length < Math.min(cores, parts.length)) await lend();
-        const result = await runParts(workers, name, parts, report, more, () => told.observer === undefined);
+        const isGivenUp = (): boolean => told.observer === undefined;
+        const result = await runParts({ workers, name, report, more, isGivenUp }, parts);
         report({ kind: 'ended', result });
         ended = true;
       };
