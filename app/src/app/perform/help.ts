@@ -1,7 +1,10 @@
 import { Injector } from '@angular/core';
 import { Router } from '@angular/router';
+import { laySetsOut } from '../nouns/sets/sample';
 import { SETS } from '../nouns/sets/sets.kind';
+import { Scripts } from '../platform/scripts';
 import { RoomHelp } from '../room';
+import { SampleRoom } from '../storage/sample-room';
 import { Storage } from '../storage/storage';
 
 /** The set of the sample, in which one junction is to mend. */
@@ -9,6 +12,8 @@ const SAMPLE = 'sample-late-set';
 
 /** Opens the sample set, or any that is kept; where there is none, the list, which says how to begin. */
 const openSet = async (injector: Injector): Promise<unknown> => {
+  // It may be pressed before the room has laid its sample out.
+  await laySetsOut(injector.get(SampleRoom), injector.get(Scripts)).catch(() => undefined);
   const rows = (await injector.get(Storage).db()).rows(SETS);
   const [id] = (await rows.get(SAMPLE)) ? [SAMPLE] : await rows.toCollection().limit(1).primaryKeys();
   return injector
