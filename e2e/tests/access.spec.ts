@@ -46,6 +46,8 @@ test.describe('every view in both themes, wide and on a phone', () => {
         for (const [index, { colorScheme, viewport, widths }] of LOOKS.entries())
           await test.step(`${view.name}, ${colorScheme}`, async () => {
             await page.emulateMedia({ colorScheme });
+            // The live cue takes the whole screen, which cannot be resized then.
+            await page.evaluate(() => document.fullscreenElement && document.exitFullscreen());
             await page.setViewportSize(viewport);
             if (index === 0) await openView(enumeron, view);
             else await settled(page);

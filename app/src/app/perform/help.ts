@@ -13,7 +13,7 @@ const SAMPLE = 'sample-late-set';
 /** Opens the sample set, or any that is kept; where there is none, the list, which says how to begin. */
 const openSet = async (injector: Injector): Promise<unknown> => {
   // It may be pressed before the room has laid its sample out.
-  await laySetsOut(injector.get(SampleRoom), injector.get(Scripts)).catch(() => undefined);
+  await laySetsOut(injector.get(SampleRoom), injector.get(Scripts));
   const rows = (await injector.get(Storage).db()).rows(SETS);
   const [id] = (await rows.get(SAMPLE)) ? [SAMPLE] : await rows.toCollection().limit(1).primaryKeys();
   return injector

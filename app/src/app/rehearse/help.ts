@@ -1,7 +1,10 @@
 import { Injector } from '@angular/core';
 import { Router } from '@angular/router';
 import { PROCEDURES } from '../nouns/procedures/procedures.kind';
+import { layProceduresOut } from '../nouns/procedures/sample';
+import { Scripts } from '../platform/scripts';
 import { RoomHelp } from '../room';
+import { SampleRoom } from '../storage/sample-room';
 import { Storage } from '../storage/storage';
 
 /** The worked procedure that shows most at first sight: nine cases in ten, and why the others fail. */
@@ -9,6 +12,8 @@ const WORKED = 'sample-two-cuts-and-a-packet-of-numbers';
 
 /** Opens the worked procedure, or any that is kept; where there is none, the list, which says how to begin. */
 const openWorked = async (injector: Injector): Promise<unknown> => {
+  // It may be pressed before the room has laid its sample out.
+  await layProceduresOut(injector.get(SampleRoom), injector.get(Scripts));
   const rows = (await injector.get(Storage).db()).rows(PROCEDURES);
   const [id] = (await rows.get(WORKED)) ? [WORKED] : await rows.toCollection().limit(1).primaryKeys();
   return injector

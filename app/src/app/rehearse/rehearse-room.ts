@@ -6,7 +6,7 @@ import { REHEARSE } from './room';
 import { Scripts } from '../platform/scripts';
 import { urlSignal } from '../platform/url';
 import { ProceduresStore } from '../nouns/procedures/procedures.store';
-import { makeSamples, SAMPLE_KINDS } from '../nouns/procedures/sample';
+import { layProceduresOut } from '../nouns/procedures/sample';
 
 /** Does this routine work for everything a helper can do? */
 @Component({
@@ -33,10 +33,6 @@ export class RehearseRoom {
   });
 
   constructor() {
-    // Where it cannot be laid out the room is empty, and works.
-    const scripts = inject(Scripts);
-    inject(SampleRoom)
-      .layOut('rehearse', SAMPLE_KINDS, () => makeSamples(scripts))
-      .catch((error: unknown) => console.warn(error));
+    void layProceduresOut(inject(SampleRoom), inject(Scripts));
   }
 }

@@ -29,7 +29,7 @@ import { SaveOrder } from '../../nouns/orders/save-order';
 import { Mark, Marks } from '../../nouns/pack/marks';
 import { PackStore } from '../../nouns/pack/pack.store';
 import { previewOnRail } from '../../nouns/pack/rail-preview';
-import { makeSamples, SAMPLE_KINDS } from '../../nouns/procedures/sample';
+import { layProceduresOut } from '../../nouns/procedures/sample';
 import { ProceduresStore } from '../../nouns/procedures/procedures.store';
 import { download } from '../../platform/download';
 import { unpackText } from '../../platform/packed-text';
@@ -249,9 +249,7 @@ export class WishMaker {
   /** The procedures to choose from; in a demo that has not seen Rehearse yet, with those of its sample. */
   protected chooseProcedure(): void {
     this.choosing.set(!this.choosing());
-    this.samples
-      .layOut('rehearse', SAMPLE_KINDS, () => makeSamples(this.scripts))
-      .catch((error: unknown) => console.warn(error));
+    void layProceduresOut(this.samples, this.scripts);
   }
 
   protected addProcedure(procedure: Parameters<typeof wishForProcedure>[0]): void {

@@ -2,6 +2,7 @@ import { Kind } from '../../storage/kind';
 import { ProcedureRow, PROCEDURES } from './procedures.kind';
 import { sampleOf, Samples } from '../../storage/samples';
 import { Scripts } from '../../platform/scripts';
+import { SampleRoom } from '../../storage/sample-room';
 
 /** The kinds of which the sample of this room has rows. */
 export const SAMPLE_KINDS: readonly Kind[] = [PROCEDURES];
@@ -26,3 +27,9 @@ const idOf = (name: string): string =>
     .toLowerCase()
     .replace(/[^a-z0-9]+/g, '-')
     .slice(0, 50);
+
+/** Lays the sample out, unless that was done before. Where it cannot be, the room is empty, and works. */
+export const layProceduresOut = (room: SampleRoom, scripts: Scripts): Promise<void> =>
+  room
+    .layOut('rehearse', SAMPLE_KINDS, () => makeSamples(scripts))
+    .catch((error: unknown) => console.warn(error));
