@@ -246,3 +246,19 @@ test('where more than 256 values may be chosen they are run one part after the o
   const program = compile(procedure);
   expect(run(program, 1, false, false)).toEqual(run(program, Infinity, false, false));
 });
+
+test('more failures than are listed: the first of them are, and all are counted', () => {
+  const program = compile({
+    name: 'mostly wrong',
+    packets: { pack: CARDS },
+    steps: [
+      { do: 'choose', name: 'a', from: 1, to: 60 },
+      { do: 'choose', name: 'b', from: 1, to: 60 },
+      { do: 'claim', that: { equal: [{ remainder: [{ sum: ['a', 'b'] }, 3] }, 0] } },
+    ],
+  });
+  const all = run(program, 1, false, false);
+  expect(all).toMatchObject({ counts: { held: 1200, failed: 2400 } });
+  expect(all.failures).toHaveLength(MOST_FAILURES);
+  expect(all).toEqual(run(program, Infinity, false, false));
+});

@@ -73,7 +73,6 @@ export class Stretch {
     this.isGivenUp = false;
     this.go();
     while (this.takeNext()) this.go();
-    this.depth = 0;
     this.columns.restore();
     return !this.isGivenUp;
   }
@@ -117,6 +116,8 @@ export class Stretch {
     const { table, values } = world;
     columns.begin(world);
     columns.readIn(now);
+    // Nothing waits any more of a run that ended with an error.
+    this.depth = 0;
     now.at = at + 1;
     now.first = 0;
     now.worlds = worlds;

@@ -55,7 +55,10 @@ const MOST_FAILED = 4;
 interface Choosing {
   worlds: number;
   parts: number;
+  /** How often worlds failed while failures are still listed. */
   failed: number;
+  /** Whether it was given up: the worlds part too often, or there is no room. */
+  isOff: boolean;
 }
 
 /** A program is run by many machines: what one stretch has room for is kept for the next. */
@@ -110,27 +113,35 @@ export class Stretches {
     },
   ): Float64Array | undefined {
     if (!this.can[at]) return undefined;
-    const choosing = this.choosing.get(at) ?? { worlds: 0, parts: 0, failed: 0 };
-    if (choosing.failed > MOST_FAILED) return undefined;
+    const choosing = this.choosingAt(at);
+    const mayFail = this.machine.failures.length === MOST_FAILURES;
+    if (choosing.isOff || (!mayFail && choosing.failed > MOST_FAILED)) return undefined;
     const [from, to] = first ? [Math.max(low, first.from), Math.min(high, first.to)] : [low, high];
     if (to - from + 1 < this.fewest || to - from >= MOST) return undefined;
     if (choosing.worlds > ENOUGH && choosing.worlds < WORTH * choosing.parts) return undefined;
-    const mayFail = this.machine.failures.length === MOST_FAILURES;
     const { stretch } = this;
     stretch.begin(this.machine, this.weigh);
     for (let value = from; value <= to; value += MOST_AT_ONCE) {
       const worlds = Math.min(MOST_AT_ONCE, to - value + 1);
       const weigh = weights?.subarray(value - low, value - low + worlds);
       if (!stretch.run(at, choice.value, { from: value, worlds, weights: weigh }, mayFail)) {
-        choosing.failed += stretch.isTooMuch ? MOST_FAILED + 1 : 1;
-        this.choosing.set(at, choosing);
+        choosing.failed++;
+        // Where they may fail, nothing but that makes it end before.
+        choosing.isOff = mayFail || stretch.isTooMuch;
         return undefined;
       }
     }
-    this.choosing.set(at, choosing);
     choosing.worlds += stretch.tries;
     choosing.parts += stretch.parts;
     this.machine.didBeside(stretch.steps, stretch.tries);
     return stretch.sums.slice();
+  }
+
+  private choosingAt(at: number): Choosing {
+    const known = this.choosing.get(at);
+    if (known) return known;
+    const choosing = { worlds: 0, parts: 0, failed: 0, isOff: false };
+    this.choosing.set(at, choosing);
+    return choosing;
   }
 }

@@ -36,17 +36,8 @@ const BUDGET = 20_000_000;
 export const casesOf = (procedure: Procedure, budget = BUDGET): Cases | undefined => {
   const judge = new Machine(compile(procedure));
   if (judge.program.claims.length > 0 && !judge.run(budget)) return undefined;
-  return finish(listCases(procedure, openIn(judge.known), { budget }));
+  return finish(listing(procedure, openIn(judge.known), { budget })).cases;
 };
-
-/** The same as a job, which yields how far it is. @param open what sights leave open, over all values of the first choice. */
-export function* listCases(
-  procedure: Procedure,
-  open: Open,
-  way: { readonly budget?: number; readonly first?: FirstValues } = {},
-): Job<number, Cases | undefined> {
-  return (yield* listing(procedure, open, way)).cases;
-}
 
 /** The cases, and what all of them weigh where each was run and weighed. */
 interface Listing {
@@ -55,8 +46,9 @@ interface Listing {
 }
 
 /**
- * The cases, and what they weigh, at once.
+ * The same as a job, which yields how far it is, and what the cases weigh.
  *
+ * @param open what sights leave open, over all values of the first choice.
  * @param weigh where no likelihood is stated, so that nothing weighs nothing and every case is listed.
  */
 export function* listing(

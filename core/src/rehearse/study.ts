@@ -1,4 +1,4 @@
-import { Job, JobRule } from '../job/job';
+import { JobRule, telling } from '../job/job';
 import { NONE } from '../procedure/form';
 import { Machine } from '../procedure/machine';
 import { Counts, MOST_FAILURES } from '../procedure/way';
@@ -128,7 +128,7 @@ const firstChoice = (procedure: Procedure): { readonly low: number; readonly hig
 };
 
 /** How far a proof is, as a share of the whole from one share of its part to another. */
-const telling =
+const inShare =
   (args: StudyArgs, from: number, to: number) =>
   ({ share, ...progress }: ProofProgress): StudyProgress => ({
     ...progress,
@@ -171,7 +171,7 @@ export const STUDY: JobRule<StudyArgs, StudyProgress, Study> = {
     const isKnowing = program.claims.length > 0;
     let { judged } = args;
     if (!judged) {
-      const { proof, told } = yield* part(onceThrough(args), telling(args, 0, isKnowing ? HALF : 1));
+      const { proof, told } = yield* telling(onceThrough(args), inShare(args, 0, isKnowing ? HALF : 1));
       const { held, outs, failed, leftOut } = proof;
       if (isKnowing && parts > 1)
         return { ...NOTHING, ...said, held, outs, failed, leftOut, share: HALF / parts, proof, told };
@@ -180,7 +180,7 @@ export const STUDY: JobRule<StudyArgs, StudyProgress, Study> = {
     const { open, alike } = judged;
     const from = isKnowing && !args.judged ? HALF : 0;
     const proof = isAnyOpen(open)
-      ? yield* part(judgedBy(open, args), telling(args, from, args.judged ? HALF : 1))
+      ? yield* telling(judgedBy(open, args), inShare(args, from, args.judged ? HALF : 1))
       : judged.proof;
     const { held, outs, failed, leftOut } = proof;
     const share = (args.judged ? HALF : 1) / parts;
@@ -193,11 +193,11 @@ export const STUDY: JobRule<StudyArgs, StudyProgress, Study> = {
     // Where none weighs nothing and worlds are cases, the cases are weighed while they are listed.
     const weigh = !said.likely && program.pools === 0;
     const isFew = proof.cases <= MOST_CASES;
-    const listed = isFew ? yield* part(listing(procedure, open, { first, weigh }), so) : undefined;
+    const listed = isFew ? yield* telling(listing(procedure, open, { first, weigh }), so) : undefined;
     const isCertain = !said.likely && parts === 1 && outs + failed + leftOut === 0;
-    const weighed = listed?.weights ?? (isCertain ? CERTAIN : yield* part(weights(open, args), so));
+    const weighed = listed?.weights ?? (isCertain ? CERTAIN : yield* telling(weights(open, args), so));
     const seen =
-      alike && (yield* part(looksAlike(procedure, alike.sight, alike.most, { budget, first }), so));
+      alike && (yield* telling(looksAlike(procedure, alike.sight, alike.most, { budget, first }), so));
     const cases = listed?.cases;
     return {
       ...{ ...NOTHING, ...said, ...counted, proof, weights: weighed, cases: cases && tableOf(cases) },
@@ -281,15 +281,3 @@ const describe = (parts: readonly Study[]): Study => {
     apart: notToldApart(parts.flatMap(({ alike = [] }) => alike)),
   };
 };
-
-/** Another job on the way, of which something is told all the while. */
-function* part<Progress, Result>(
-  job: Job<Progress, Result>,
-  tell: (progress: Progress) => StudyProgress,
-): Job<StudyProgress, Result> {
-  for (;;) {
-    const step = job.next();
-    if (step.done) return step.value;
-    yield tell(step.value);
-  }
-}

@@ -1,10 +1,10 @@
-import { finish, Job, JobRule } from '../job/job';
+import { finish, Job, JobRule, telling } from '../job/job';
 import { countOf } from '../deck/countOf';
 import { sayTimesIn100 } from '../odds/sayShare';
 import type { Counts } from '../procedure/way';
 import { Procedure } from '../procedure/procedure';
 import { claimsAnything } from '../procedure/walk';
-import { End, listCases, MOST_CASES } from './cases';
+import { End, listing, MOST_CASES } from './cases';
 import { ESTIMATE, Estimated } from './estimate';
 import { Chances, chancesOf, hasChance, hasLikely, judgedBy, onceThrough, Proof, weights } from './prove';
 import { isAnyOpen, openIn } from './told';
@@ -62,13 +62,7 @@ const evenly = (counts: Counts): string =>
   counts.held + counts.outs + counts.failed === 0 ? '' : digitsOf(counts).repeat(PARTS);
 
 /** A job on the way of which nothing is told. */
-function* quietly<Progress, Result>(job: Job<Progress, Result>): Job<undefined, Result> {
-  for (;;) {
-    const step = job.next();
-    if (step.done) return step.value;
-    yield undefined;
-  }
-}
+const quietly = <Result>(job: Job<unknown, Result>): Job<undefined, Result> => telling(job, () => undefined);
 
 function* prove(procedure: Procedure): Job<undefined, Verdict> {
   const args = { procedure, budget: BUDGET };
@@ -78,7 +72,8 @@ function* prove(procedure: Procedure): Job<undefined, Verdict> {
   const { held, outs, failed, leftOut, complete } = proof;
   const counts = { held, outs, failed, leftOut };
   const isFew = complete && proof.cases <= MOST_CASES;
-  const cases = isFew ? yield* quietly(listCases(procedure, open, { budget: BUDGET })) : undefined;
+  const listed = isFew ? yield* quietly(listing(procedure, open, { budget: BUDGET })) : undefined;
+  const cases = listed?.cases;
   const picture = cases ? pictureOf(cases.cases.map(({ end }) => end)) : evenly(counts);
   const isWeighed = complete && hasLikely(procedure) && outs + failed > 0;
   const weighed = isWeighed ? yield* quietly(weights(open, args)) : undefined;

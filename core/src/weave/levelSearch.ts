@@ -56,7 +56,7 @@ const ALL_TURNS = 8;
 const loadOf = ({ last, before }: End): number => last.length + ALL_TURNS * before.length;
 
 /** Calls back with each bit that is set in two words. */
-export const eachBit = (low: number, high: number, then: (bit: number) => void): void => {
+const eachBit = (low: number, high: number, then: (bit: number) => void): void => {
   for (let rest = low; rest !== 0; rest &= rest - 1) then(31 - Math.clz32(rest & -rest));
   for (let rest = high; rest !== 0; rest &= rest - 1) then(63 - Math.clz32(rest & -rest));
 };
