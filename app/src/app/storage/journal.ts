@@ -4,15 +4,16 @@ import { debounceTime, filter, firstValueFrom, fromEvent, merge, startWith, Subj
 import { sayProblem } from '@enumeron/core/deck';
 import { afterPaint } from '../platform/after-paint';
 import { Notices } from '../platform/notices';
-import { Action, labelFrom, lineOf, Made, orStandIn, RowsAt, sameRow } from './action';
+import { Action, labelFrom, lineOf, Made, RowsAt } from './action';
 import { Damage } from './damage';
 import type { Database } from './database';
 import { keepInFlight, leftAction, LeftAction, passOn } from './in-flight';
-import { idOf, Line, Place, placeOf } from './kind';
+import { Line, Place } from './kind';
 import { Reader } from './reader';
 import { Rows } from './rows';
 import { Storage } from './storage';
 import { goTo, newest, oldestUndone, Readers, Step, storeActions, Stored } from './stored-actions';
+import { LeftOver } from './left-over';
 import { Unkept } from './unkept';
 
 /** How long the hand rests before what was told tap by tap is stored, and how long that waits at most, in milliseconds. */
@@ -55,12 +56,7 @@ export class Journal implements Readers {
   /** Actions that were taken back before they could be stored, the newest last. */
   private readonly takenBack = signal<readonly Action[]>([]);
   private readonly unkept = new Unkept();
-  /** Actions that the tab had left, as they were kept then: their rows may not have been read yet. */
-  private readonly left = new Map<Action, LeftAction>();
-  /** What was taken over from before the tab was left, and is not begun yet. */
-  private unfinished: readonly LeftAction[] = [];
-  /** The rows that were changed and the lines that were gone back on here before all that was left over was done. */
-  private acted: Set<string> | undefined = new Set();
+  private readonly leftOver = new LeftOver();
   /** Keeps what is on its way in the browser's database at once. */
   private outbox: (actions: readonly LeftAction[]) => void = () => undefined;
   private readonly failure = signal<unknown>(undefined);
@@ -83,7 +79,7 @@ export class Journal implements Readers {
         filter(({ persisted }) => !persisted),
         takeUntilDestroyed(),
       )
-      .subscribe(() => passOn([...this.unfinished, ...this.leftPending()]));
+      .subscribe(() => passOn([...this.leftOver.unfinished, ...this.leftPending()]));
   }
 
   /** What undo would take back on a line, or undefined when there is nothing. */
@@ -126,18 +122,13 @@ export class Journal implements Readers {
     };
     if (action.line !== undefined)
       this.takenBack.update((actions) => actions.filter(({ line }) => line !== action.line));
-    this.note(places);
+    this.leftOver.note(places);
     return this.begin(action);
-  }
-
-  /** Nothing that was left over is done to these rows any more: that they are as before may be the user’s wish. */
-  private note(places: readonly Place[]): void {
-    for (const place of places) this.acted?.add(idOf(place));
   }
 
   /** All that was left over is done: what other tabs hand on from now on they did just now. */
   allFinished(): void {
-    this.acted = undefined;
+    this.leftOver.allDone();
   }
 
   /**
@@ -168,7 +159,7 @@ export class Journal implements Readers {
 
   /** Takes over what this tab showed and could not store before it was left, or another: it is kept until `finish`. */
   takeOver(left: readonly LeftAction[]): void {
-    this.unfinished = [...this.unfinished, ...left];
+    this.leftOver.takeOver(left);
   }
 
   /** Has what is on its way kept at once, so that not even a browser that is killed loses it. */
@@ -178,7 +169,7 @@ export class Journal implements Readers {
 
   /** Forgets what is kept for a reload: everything has been erased. */
   forgetLeft(): void {
-    this.unfinished = [];
+    this.leftOver.forget();
     this.unkept.take();
     this.keep();
   }
@@ -195,28 +186,7 @@ export class Journal implements Readers {
   }
 
   private beginAll(db: Database): readonly Promise<Committed>[] {
-    const left = this.unfinished;
-    this.unfinished = [];
-    return left.flatMap((each) => this.beginOne(db, each) ?? []);
-  }
-
-  private beginOne(db: Database, left: LeftAction): Promise<Committed> | undefined {
-    const { label, about, writes } = left;
-    const kinds = writes.map(({ kind }) => db.kindNamed(kind));
-    if (!kinds.every((kind) => kind !== undefined)) return undefined;
-    const places = writes.map(({ key }, index) => placeOf(kinds[index], key));
-    const line = lineOf(places);
-    if (places.some((place) => this.acted?.has(idOf(place))) || (line && this.acted?.has(line)))
-      return undefined;
-    const action: Action = {
-      ...{ label, line, about, places },
-      change: (rows) =>
-        rows.every((row, index) => sameRow(row, orStandIn(places[index], writes[index].before)))
-          ? writes.map(({ after }) => after)
-          : undefined,
-    };
-    this.left.set(action, left);
-    return this.begin(action);
+    return this.leftOver.take(db).map((action) => this.begin(action));
   }
 
   /** Takes the newest action of a line back; one that is not stored yet just goes. */
@@ -227,7 +197,7 @@ export class Journal implements Readers {
       .filter((action) => action.line === line)
       .at(-1);
     if (!last) return this.step(line, 'before', overwrite);
-    this.acted?.add(line);
+    this.leftOver.noteLine(line);
     this.takenBack.update((actions) => [...actions, last]);
     this.drop(last, 'nothing');
     return { kind: 'done', label: last.label };
@@ -354,16 +324,17 @@ export class Journal implements Readers {
   private answer(action: Action, committed: Committed): void {
     this.waiting.get(action)?.(committed);
     this.waiting.delete(action);
-    if (committed !== 'held') this.left.delete(action);
+    if (committed !== 'held') this.leftOver.ended(action);
   }
 
   private keep(): void {
     // What an older version made is nothing for the data of a newer one.
     const unkept = this.storage.trouble() === 'newer' ? [] : this.unkept.left();
     const pending = this.leftPending();
-    keepInFlight([...this.unfinished, ...unkept, ...pending]);
+    const { unfinished } = this.leftOver;
+    keepInFlight([...unfinished, ...unkept, ...pending]);
     // What is done in memory alone is nothing for the browser's database.
-    if (this.storage.trouble() === undefined) this.outbox([...this.unfinished, ...pending]);
+    if (this.storage.trouble() === undefined) this.outbox([...unfinished, ...pending]);
   }
 
   /** What is pending, as it is kept. */
@@ -371,14 +342,17 @@ export class Journal implements Readers {
     const steps = this.rows.steps();
     return this.rows
       .pending()
-      .map((action, index) => this.left.get(action) ?? leftAction(action.label, action.about, steps[index]))
+      .map(
+        (action, index) =>
+          this.leftOver.keptAs(action) ?? leftAction(action.label, action.about, steps[index]),
+      )
       .filter(({ writes }) => writes.length > 0);
   }
 
   private async step(line: Line, to: 'before' | 'after', overwrite: boolean): Promise<Step> {
     const db = await this.storage.db();
-    if (this.unfinished.length > 0) await this.finish();
-    this.acted?.add(line);
+    if (this.leftOver.unfinished.length > 0) await this.finish();
+    this.leftOver.noteLine(line);
     const step = await this.reader.reading(() => goTo(db, line, to, overwrite, this, Date.now()));
     if (step.kind === 'done' && this.storage.trouble() !== undefined) {
       this.unkept.move(to);

@@ -290,6 +290,19 @@ describe('an action on its way when the tab is left', () => {
     expect([await undone(), await undone()]).toEqual(['cut 4', 'cut 3']);
   });
 
+  test('that is on two lines of undo is passed over, and the others are done', async () => {
+    const nights = KINDS.find(({ line }) => line === 'record');
+    const writes = [{ kind: 'pack', key: 'pack', before: turned(0), after: turned(9) }];
+    keepInFlight([
+      { label: 'of both', writes: [...writes, { kind: nights?.name ?? '', key: 'n', after: {} }] },
+      { label: 'cut 3', writes: [{ kind: 'pack', key: 'pack', before: turned(0), after: turned(3) }] },
+    ]);
+    await visit(db);
+    await settled();
+    expect((await packRow()).now).toEqual(cut(tidemark.cards, 3));
+    expect(TestBed.inject(Storage).trouble()).toBeUndefined();
+  });
+
   test('is kept from the moment it is asked for until it is stored', async () => {
     const written = TestBed.inject(PackStore).apply({ kind: 'cut', count: 5 });
     expect(leftInFlight()).toMatchObject([
