@@ -86,7 +86,7 @@ export class FoundPanel {
     const wishes = this.wishing.wishes();
     const left = found.left.map((wish) => sayWish(withoutWeight(wishes[wish])));
     return {
-      title: left.length === 0 ? 'Here it is' : 'Here it is, as far as can be',
+      title: left.length === 0 ? 'It is on the rail' : 'It is on the rail, as far as can be',
       says: left.length === 0 ? '' : `Left out: ${left.join('; ')}.`,
     };
   });
